@@ -1,0 +1,3 @@
+export { simulateRide, type Ride, type RideResult } from './simulateRide.ts'
+export { quadEngine, type SimEngine } from './engine.ts'
+export { rideCsv, type CsvDialect } from './rideCsv.ts'

@@ -1,0 +1,22 @@
+export { LogReader, largestLogBytes, type RawLog, type ReadOptions } from './LogReader.ts'
+export { interpretLog, type ChosenUnits, type InterpretedLog } from './interpretLog.ts'
+export { logRoles, neededRoles, unitChoices, type LogRole, type LogUnit } from './recogniseColumns.ts'
+export { suggestTrims } from './suggestTrims.ts'
+export { targetAt, tableAt } from './bilinear.ts'
+export {
+  defaultLimits,
+  defaultOptions,
+  fitVersion,
+  rejectReasons,
+  type AfrTarget,
+  type FilterLimits,
+  type Matrix,
+  type Progress,
+  type RejectReason,
+  type RideLog,
+  type TrimAxes,
+  type TrimCell,
+  type TrimOptions,
+  type TrimProblem,
+  type TrimSuggestion,
+} from './model.ts'

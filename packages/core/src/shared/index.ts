@@ -1,0 +1,7 @@
+export { failure, success, type Outcome, type Problem } from './result.ts'
+export { problemsOfZod } from './zodProblems.ts'
+export type { ShapeOf } from './shape.ts'
+export type { Flavour } from './flavour.ts'
+export { contentHash, sha256Hex } from './contentHash.ts'
+export { solveAssignment, type Assignment } from './numeric/solveAssignment.ts'
+export { seededRandom, type SeededRandom } from './numeric/seededRandom.ts'
