@@ -1,0 +1,112 @@
+import type { Problem } from '../shared/index.ts'
+import type { Kit, Machine, WirePlace } from './model.ts'
+
+/** What a machine document says twice or about things it does not have; paths as in the document. */
+export function machineContradictions(machine: Machine): Problem[] {
+  const problems: Problem[] = []
+  const say = (code: string, path: string, message: string) => problems.push({ code, path, message })
+  for (const list of ['connectors', 'nets', 'wires', 'studs', 'zones', 'steps', 'variants'] as const)
+    twice(machine[list].map((item) => item.id)).forEach(({ id, index }) =>
+      say('duplicate-id', `${list}.${index}.id`, `"${id}" stands twice in ${list}. Every id may stand once.`),
+    )
+  const zones = new Set(machine.zones.map((zone) => zone.id))
+  const nets = new Set(machine.nets.map((net) => net.id))
+  const studs = new Set(machine.studs.map((stud) => stud.id))
+  machine.connectors.forEach((connector, i) => {
+    if (!zones.has(connector.zone))
+      say('unknown-zone', `connectors.${i}.zone`, `"${connector.zone}" is no zone of this machine.`)
+    twice(connector.cavities.map((cavity) => String(cavity.number))).forEach(({ id, index }) =>
+      say('duplicate-cavity', `connectors.${i}.cavities.${index}`, `Cavity ${id} stands twice on "${connector.id}".`),
+    )
+  })
+  machine.studs.forEach((stud, i) => {
+    if (!zones.has(stud.zone)) say('unknown-zone', `studs.${i}.zone`, `"${stud.zone}" is no zone of this machine.`)
+    if (!nets.has(stud.net)) say('unknown-net', `studs.${i}.net`, `"${stud.net}" is no circuit of this machine.`)
+  })
+  const taken = new Map<string, string>()
+  machine.wires.forEach((wire, i) => {
+    if (!nets.has(wire.net)) say('unknown-net', `wires.${i}.net`, `"${wire.net}" is no circuit of this machine.`)
+    if (wire.colour.base === wire.colour.stripe)
+      say(
+        'same-stripe',
+        `wires.${i}.colour.stripe`,
+        `A ${wire.colour.base} stripe on ${wire.colour.base} cannot be seen. Leave the stripe out.`,
+      )
+    for (const side of ['from', 'to'] as const) {
+      const place: WirePlace = wire[side]
+      if ('splice' in place) {
+        const ends = machine.wires.flatMap((other) => [other.from, other.to])
+        const { splice } = place
+        if (ends.filter((end) => 'splice' in end && end.splice === splice).length < 2)
+          say('splice-alone', `wires.${i}.${side}.splice`, `Only one wire ends in splice "${splice}".`)
+        continue
+      }
+      if ('stud' in place) {
+        if (!studs.has(place.stud))
+          say('unknown-stud', `wires.${i}.${side}.stud`, `"${place.stud}" is no stud of this machine.`)
+        continue
+      }
+      const connector = machine.connectors.find((candidate) => candidate.id === place.connector)
+      const cavity = connector?.cavities.find((candidate) => candidate.number === place.cavity)
+      if (!connector)
+        say(
+          'unknown-connector',
+          `wires.${i}.${side}.connector`,
+          `"${place.connector}" is no connector of this machine.`,
+        )
+      else if (!cavity || cavity.blank)
+        say(
+          'unknown-cavity',
+          `wires.${i}.${side}.cavity`,
+          `"${place.connector}" has no cavity ${place.cavity} for a wire.`,
+        )
+      const key = `${place.connector}:${place.cavity}`
+      const other = taken.get(key)
+      if (other !== undefined)
+        say(
+          'cavity-taken',
+          `wires.${i}.${side}`,
+          `Cavity ${place.cavity} of "${place.connector}" holds "${other}" already.`,
+        )
+      taken.set(key, wire.id)
+    }
+  })
+  const { rpm, load, afr } = machine.target
+  if (afr.length !== rpm.length || afr.some((row) => row.length !== load.length))
+    say('table-size', 'target.afr', `The target table must have ${rpm.length} rows of ${load.length} figures.`)
+  return problems
+}
+
+/** The same for a kit document. */
+export function kitContradictions(kit: Kit): Problem[] {
+  const problems: Problem[] = []
+  for (const list of ['ends', 'parts', 'settings', 'steps'] as const)
+    twice(kit[list].map((item) => item.id)).forEach(({ id, index }) =>
+      problems.push({
+        code: 'duplicate-id',
+        path: `${list}.${index}.id`,
+        message: `"${id}" stands twice in ${list}. Every id may stand once.`,
+      }),
+    )
+  kit.ends.forEach((end, i) => {
+    if (end.type !== 'inline-pair') return
+    end.lines.forEach((line, j) => {
+      if (!end.cavities.some((cavity) => cavity.number === line.cavity && !cavity.blank))
+        problems.push({
+          code: 'unknown-cavity',
+          path: `ends.${i}.lines.${j}.cavity`,
+          message: `"${end.id}" has no cavity ${line.cavity} for a wire.`,
+        })
+    })
+  })
+  return problems
+}
+
+function twice(ids: readonly string[]): { id: string; index: number }[] {
+  const seen = new Set<string>()
+  return ids.flatMap((id, index) => {
+    if (seen.has(id)) return [{ id, index }]
+    seen.add(id)
+    return []
+  })
+}

@@ -1,0 +1,6 @@
+export * from './model.ts'
+export { colourHex, colourNames, wireName, wireShort, type ColourName } from './colours.ts'
+export { composeVariant } from './composeVariant.ts'
+export { parseDossier, parseKit, parseMachine } from './parseDossier.ts'
+export { kitSchema, machineSchema } from './schema.ts'
+export { netAt, wireAt, wiresOfConnector } from './lookUp.ts'

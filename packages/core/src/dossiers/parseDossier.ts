@@ -1,0 +1,49 @@
+import { failure, problemsOfZod, success, type Outcome } from '../shared/index.ts'
+import { composeVariant } from './composeVariant.ts'
+import { kitContradictions, machineContradictions } from './findContradictions.ts'
+import type { Dossier, Kit, Machine } from './model.ts'
+import { kitSchema, machineSchema } from './schema.ts'
+
+/**
+ * A machine document that fits its schema and contradicts itself in nothing, its variants included.
+ * @param under path of the document within a request, for the problems
+ */
+export function parseMachine(document: unknown, under = ''): Outcome<Machine> {
+  const parsed = machineSchema.safeParse(document)
+  if (!parsed.success) return failure(...problemsOfZod(parsed.error, under))
+  const machine: Machine = parsed.data
+  const problems = [
+    ...machineContradictions(machine),
+    ...machine.variants.flatMap((variant, i) => {
+      const composed = composeVariant(machine, variant.id)
+      if (!composed.ok) return composed.problems
+      return machineContradictions({ ...composed.value, variants: [] }).map((problem) => ({
+        ...problem,
+        path: `variants.${i}`,
+        message: `With variant "${variant.id}": ${problem.message}`,
+      }))
+    }),
+  ]
+  return problems.length > 0 ? failure(...problems.map(placed(under))) : success(machine)
+}
+
+export function parseKit(document: unknown, under = ''): Outcome<Kit> {
+  const parsed = kitSchema.safeParse(document)
+  if (!parsed.success) return failure(...problemsOfZod(parsed.error, under))
+  const problems = kitContradictions(parsed.data)
+  return problems.length > 0 ? failure(...problems.map(placed(under))) : success(parsed.data)
+}
+
+/** Either kind, by its `kind` field. */
+export function parseDossier(document: unknown, under = ''): Outcome<Dossier> {
+  const kind = typeof document === 'object' && document !== null && 'kind' in document ? document.kind : undefined
+  if (kind === 'machine') return parseMachine(document, under)
+  if (kind === 'kit') return parseKit(document, under)
+  const path = under === '' ? 'kind' : `${under}.kind`
+  return failure({ code: 'unknown-kind', path, message: 'A dossier has a kind: "machine" or "kit".' })
+}
+
+function placed(under: string) {
+  return <T extends { path: string }>(problem: T): T =>
+    under === '' ? problem : { ...problem, path: `${under}.${problem.path}` }
+}

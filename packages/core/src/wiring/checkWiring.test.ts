@@ -1,0 +1,246 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import type { Kit, Machine } from '../dossiers/index.ts'
+import { checkWiring } from './checkWiring.ts'
+import { gorseCase, rightConnections } from './gorseCase.ts'
+import { ruleCatalogue, type Connection, type RuleId } from './model.ts'
+
+const { machine, kit } = gorseCase()
+
+function rulesFor(connections: Connection[], onMachine: Machine = machine, withKit: Kit = kit): RuleId[] {
+  return checkWiring(onMachine, withKit, connections).map((finding) => finding.rule)
+}
+
+/** The right job with the connections of one end replaced. */
+function instead(kitEnd: string, ...made: Connection[]): Connection[] {
+  return [...rightConnections().filter((connection) => connection.kitEnd !== kitEnd), ...made]
+}
+
+test('the job done as planned has no stop and no fix', () => {
+  const graves = checkWiring(machine, kit, rightConnections()).filter((finding) => finding.severity !== 'note')
+  expect(graves).toEqual([])
+})
+
+/** How each rule is made to fire; what is right above shows that it does not fire by itself. */
+const mistakes: [RuleId, Connection[], string][] = [
+  ['pair-to-itself', instead('injector', { kitEnd: 'injector', to: { kitEnd: 'injector' } }), 'Part the two halves'],
+  ['loom-to-loom', instead('injector', { kitEnd: 'injector', to: { kitEnd: 'coil' } }), 'Part them'],
+  [
+    'pair-one-side',
+    instead('coil', { kitEnd: 'coil', to: { connector: 'coil', side: 'factory' }, tugged: true }),
+    'onto the ignition coil',
+  ],
+  [
+    'pair-one-side',
+    instead('coil', { kitEnd: 'coil', to: { connector: 'coil', side: 'device' }, tugged: true }),
+    'factory plug',
+  ],
+  [
+    'pair-split',
+    instead(
+      'crank',
+      { kitEnd: 'crank', to: { connector: 'crank', side: 'factory' }, tugged: true },
+      { kitEnd: 'crank', to: { connector: 'fan', side: 'device' }, tugged: true },
+    ),
+    'Crank sensor plug',
+  ],
+  [
+    'wrong-connector',
+    instead('crank', { kitEnd: 'crank', to: { connector: 'fan' }, tugged: true }),
+    'Crank sensor plug',
+  ],
+  ['pins-differ', instead('crank', { kitEnd: 'crank', to: { connector: 'coil' }, tugged: true }), 'Crank sensor plug'],
+  [
+    'stripe-swapped',
+    instead('throttle', { kitEnd: 'throttle', to: { connector: 'neutral', cavity: 1 }, tugged: true }),
+    'Throttle sensor plug, cavity 2',
+  ],
+  [
+    'wrong-wire',
+    instead('throttle', { kitEnd: 'throttle', to: { connector: 'throttle', cavity: 1 }, tugged: true }),
+    'Throttle sensor plug, cavity 2',
+  ],
+  [
+    'no-wire',
+    instead('throttle', { kitEnd: 'throttle', to: { connector: 'pump', cavity: 4 }, tugged: true }),
+    'cavity 2',
+  ],
+  [
+    'barred-circuit',
+    instead('throttle', { kitEnd: 'throttle', to: { connector: 'coil', cavity: 2 }, tugged: true }),
+    'Mend the wire',
+  ],
+  [
+    'ground-live',
+    instead('ground', { kitEnd: 'ground', to: { stud: 'starter-live' }, tugged: true }),
+    'Battery negative off',
+  ],
+  ['wrong-kind', instead('ground', { kitEnd: 'ground', to: { connector: 'coil' }, tugged: true }), 'Engine strap stud'],
+  ['wrong-kind', instead('coil', { kitEnd: 'coil', to: { stud: 'engine-strap' }, tugged: true }), 'Ignition coil plug'],
+  ['wrong-kind', instead('throttle', { kitEnd: 'throttle', to: { stud: 'engine-strap' }, tugged: true }), 'cavity 2'],
+  ['end-open', instead('ground'), 'Engine strap stud'],
+  ['spare-open', instead('speed'), 'Cap it'],
+  ['port-open', instead('bus'), 'Put the terminator in'],
+  ['port-wrong-closure', instead('bus', { kitEnd: 'bus', to: { closed: 'cap' } }), 'terminator'],
+  ['closed-but-wanted', instead('ground', { kitEnd: 'ground', to: { closed: 'cap' } }), 'Take the cap off'],
+  ['not-tugged', instead('ground', { kitEnd: 'ground', to: { stud: 'engine-strap' } }), 'Pull at it'],
+  [
+    'tap-size',
+    instead('throttle', {
+      kitEnd: 'throttle',
+      to: { connector: 'throttle', cavity: 2 },
+      method: 'displacement tap',
+      tugged: true,
+    }),
+    'piercing screw tap',
+  ],
+  [
+    'tap-place',
+    instead('throttle', {
+      kitEnd: 'throttle',
+      to: { connector: 'throttle', cavity: 2 },
+      method: 'solder and sleeve',
+      tugged: true,
+    }),
+    'crimp and sealed sleeve',
+  ],
+  [
+    'differs-from-plan',
+    instead('ground', { kitEnd: 'ground', to: { stud: 'battery-negative' }, tugged: true }),
+    'may stay',
+  ],
+]
+
+test.each(mistakes)('%s fires, and says the remedy', (rule, connections, remedy) => {
+  const finding = checkWiring(machine, kit, connections).find((candidate) => candidate.rule === rule)
+  expect(finding?.severity).toBe(ruleCatalogue[rule].severity)
+  expect(finding?.remedy).toContain(remedy)
+})
+
+describe('rules that need another machine or kit', () => {
+  const otherKit = (change: (kit: Kit) => void) => {
+    const copy = structuredClone(kit)
+    change(copy)
+    return copy
+  }
+  const leadWanting = (signal: 'supply-switched' | 'power-ground', role: 'supply' | 'ground') =>
+    otherKit((copy) => {
+      const lead = copy.ends.find((end) => end.id === 'throttle')
+      if (lead?.type === 'flying-lead') Object.assign(lead, { wants: { signal, role }, sheet: [] })
+    })
+
+  test('a feed on an always-live wire', () => {
+    const made = instead('throttle', { kitEnd: 'throttle', to: { connector: 'diagnostic', cavity: 1 }, tugged: true })
+    expect(rulesFor(made, machine, leadWanting('supply-switched', 'supply'))).toContain('feed-always-live')
+    const right = instead('throttle', { kitEnd: 'throttle', to: { connector: 'dash', cavity: 1 }, tugged: true })
+    expect(rulesFor(right, machine, leadWanting('supply-switched', 'supply'))).not.toContain('feed-always-live')
+  })
+
+  test('a power ground on a sensor ground', () => {
+    const made = instead('throttle', { kitEnd: 'throttle', to: { connector: 'throttle', cavity: 3 }, tugged: true })
+    expect(rulesFor(made, machine, leadWanting('power-ground', 'ground'))).toContain('ground-sensor')
+    expect(rulesFor(made)).not.toContain('ground-sensor')
+  })
+
+  test('a ring under a sensor-ground stud, and an eye too small', () => {
+    const odd = structuredClone(machine)
+    odd.studs.push({
+      id: 'reference',
+      name: 'Reference stud',
+      net: 'sgnd',
+      zone: 'under-seat',
+      place: 'there',
+      threadMm: 8,
+    })
+    const rules = rulesFor(instead('ground', { kitEnd: 'ground', to: { stud: 'reference' }, tugged: true }), odd)
+    expect(rules).toEqual(expect.arrayContaining(['ground-sensor', 'ring-size']))
+  })
+
+  test('a kit made for another machine', () => {
+    expect(
+      rulesFor(
+        rightConnections(),
+        machine,
+        otherKit((copy) => (copy.fits = ['something-else'])),
+      ),
+    ).toContain('wrong-machine')
+  })
+
+  test('terminals of the same gender', () => {
+    const turned = otherKit((copy) => {
+      const pair = copy.ends[0]
+      if (pair.type === 'inline-pair') pair.factoryHalf.gender = 'female'
+    })
+    expect(rulesFor(rightConnections(), machine, turned)).toContain('genders-clash')
+  })
+
+  test('a sheet that names another colour', () => {
+    const wrong = otherKit((copy) => {
+      const lead = copy.ends.find((end) => end.id === 'throttle')
+      if (lead?.type === 'flying-lead')
+        lead.sheet = [{ machine: machine.id, colour: { base: 'violet', stripe: 'grey' } }]
+    })
+    expect(rulesFor(rightConnections(), machine, wrong)).toContain('sheet-differs')
+    expect(rulesFor(rightConnections())).not.toContain('sheet-differs')
+  })
+})
+
+test('the throttle wire is always said to be like the neutral wire, and how they differ', () => {
+  const notes = checkWiring(machine, kit, rightConnections()).filter((finding) => finding.rule === 'confusable-wire')
+  expect(notes.map((note) => note.remedy)).toContain(
+    'The wide colour is grey, the thin line is violet; the violet with grey stripe is neutral switch.',
+  )
+})
+
+test('with the later quad the spare speed lead has a place', () => {
+  const later = gorseCase('from-2021')
+  expect(rulesFor(rightConnections(), later.machine)).toContain('closed-but-wanted')
+})
+
+test('every rule of the catalogue is shown to fire, but for two-places, which comes from the journal', () => {
+  const shown = new Set<string>(mistakes.map(([rule]) => rule))
+  const elsewhere = [
+    'feed-always-live',
+    'ground-sensor',
+    'ring-size',
+    'wrong-machine',
+    'genders-clash',
+    'sheet-differs',
+    'confusable-wire',
+  ]
+  for (const rule of elsewhere) shown.add(rule)
+  expect(Object.keys(ruleCatalogue).filter((rule) => !shown.has(rule))).toEqual(['two-places'])
+})
+
+describe('any wrong place for any end', () => {
+  const leadPlaces = machine.wires.flatMap((wire) =>
+    [wire.from, wire.to].flatMap((place) =>
+      'connector' in place ? [{ connector: place.connector, cavity: place.cavity }] : [],
+    ),
+  )
+
+  test('a pair on any plug but its own is a stop', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('injector', 'coil', 'crank'),
+        fc.constantFrom(...machine.connectors.map((connector) => connector.id)),
+        (kitEnd, connector) => {
+          const stops = checkWiring(machine, kit, instead(kitEnd, { kitEnd, to: { connector }, tugged: true })).filter(
+            (finding) => finding.severity === 'stop',
+          )
+          expect(stops.length > 0).toBe(connector !== kitEnd)
+        },
+      ),
+    )
+  })
+
+  test('a tap on any wire but the throttle signal is a stop', () => {
+    for (const to of leadPlaces) {
+      const right = machine.wires.find((wire) => wire.net === 'throttle-signal')
+      const isRight = [right?.from, right?.to].some((place) => JSON.stringify(place) === JSON.stringify(to))
+      const made = instead('throttle', { kitEnd: 'throttle', to, method: 'piercing screw tap', tugged: true })
+      const stops = checkWiring(machine, kit, made).filter((finding) => finding.severity === 'stop')
+      expect(stops.length > 0, JSON.stringify(to)).toBe(!isRight)
+    }
+  })
+})
