@@ -1,0 +1,142 @@
+import { wireAt, wireName, type KitEnd, type WireColour } from '../dossiers/index.ts'
+import { currentTrim, jobFindings, openStops, stationProgress, type JobDossiers, type JobState } from '../jobs/index.ts'
+import { targetWords } from '../wiring/index.ts'
+
+export interface SheetWire {
+  cavity: number
+  name: string
+  colour: WireColour
+  does: string
+}
+
+export interface SheetConnection {
+  tag: string
+  end: string
+  /** Where it is, or what became of it. */
+  place: string
+  how: string
+  wires: SheetWire[]
+  by: string
+}
+
+/** The hand-back paper as data, in the order in which it is read. */
+export interface HandbackSheet {
+  title: string
+  machine: string
+  kit: string
+  openedAt: string
+  fitters: string[]
+  /** false: the job is not finished, and `unfinished` says why. */
+  finished: boolean
+  unfinished: string[]
+  connections: SheetConnection[]
+  settings: { name: string; value: string; shipped: string }[]
+  trim: { rpm: number[]; load: number[]; pct: number[][]; madeFrom: string[] }
+  readings: { quantity: string; value: string; by: string }[]
+  liftedStops: string[]
+  notes: string[]
+  cautions: string[]
+  returnToStock: string[]
+  sources: string[]
+}
+
+export interface SheetJob {
+  title: string
+  createdAt: string
+}
+
+/** Everything the owner and the next person need, from dossiers and replayed state. */
+export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobState): HandbackSheet {
+  const { machine, kit } = dossiers
+  const findings = jobFindings(dossiers, state)
+  const progress = stationProgress(dossiers, state)
+  const unfinished = [
+    ...openStops(findings).map((finding) => `Stop: ${finding.reason}`),
+    ...findings.filter((finding) => finding.severity === 'fix').map((finding) => finding.reason),
+    ...progress
+      .filter((item) => !item.done && item.station !== 'hand-back')
+      .map((item) => `Not done: ${item.station.replace('-', ' ')}.`),
+  ]
+  const people = [...state.connections, ...Object.values(state.stepsDone), ...state.readings, ...state.trim.revisions]
+  return {
+    title: job.title,
+    machine: `${machine.maker} ${machine.model}, ${machine.class}`,
+    kit: `${kit.maker} ${kit.model}, ${kit.system}`,
+    openedAt: job.createdAt,
+    fitters: [...new Set(people.flatMap((done) => (done.by ? [done.by] : [])))],
+    finished: unfinished.length === 0,
+    unfinished,
+    connections: kit.ends.map((end) => sheetConnection(dossiers, state, end)),
+    settings: kit.settings.map((setting) => ({
+      name: setting.name,
+      value: `${state.settings[setting.id]?.value ?? setting.shipped} ${setting.unit}`.trim(),
+      shipped: `${setting.shipped} ${setting.unit}`.trim(),
+    })),
+    trim: {
+      rpm: state.trim.rpm,
+      load: state.trim.load,
+      pct: currentTrim(state),
+      madeFrom: state.trim.revisions.flatMap((revision) =>
+        revision.entry === null
+          ? []
+          : [`${revision.changed} cells from ${revision.name ?? 'a ride'}${revision.by ? `, ${revision.by}` : ''}`],
+      ),
+    },
+    readings: state.readings.map((reading) => ({
+      quantity: reading.quantity,
+      value: `${reading.value} ${reading.unit}`,
+      by: reading.by ?? '',
+    })),
+    liftedStops: findings.flatMap((finding) =>
+      finding.lifted
+        ? [`${finding.reason} Lifted by ${finding.lifted.by ?? 'somebody'}: ${finding.lifted.reason}`]
+        : [],
+    ),
+    notes: state.notes.map((note) => (note.by ? `${note.text} (${note.by})` : note.text)),
+    cautions: [...machine.cautions, ...kit.cautions],
+    returnToStock: kit.returnToStock,
+    sources: [
+      `${machine.model}, dossier version ${machine.version}: ${machine.source}`,
+      `${kit.model}, dossier version ${kit.version}: ${kit.source}`,
+    ],
+  }
+}
+
+function sheetConnection({ machine, kit }: JobDossiers, state: JobState, end: KitEnd): SheetConnection {
+  const made = state.connections.filter((connection) => connection.kitEnd === end.id)
+  const places = [...new Set(made.map((connection) => targetWords(machine, connection.to, kit.ends)))]
+  const first = made[0]
+  const wires: SheetWire[] = made.flatMap(({ to }, i) => {
+    if (!('connector' in to) || (i > 0 && !('cavity' in to))) return []
+    const cavities =
+      'cavity' in to
+        ? [{ cavity: to.cavity, does: 'tapped' }]
+        : end.type === 'inline-pair'
+          ? end.lines.map((line) => ({ cavity: line.cavity, does: doing[line.does] }))
+          : []
+    return cavities.flatMap(({ cavity, does }) => {
+      const wire = wireAt(machine, to.connector, cavity)
+      return wire ? [{ cavity, name: wireName(wire.colour), colour: wire.colour, does }] : []
+    })
+  })
+  const halves =
+    end.type === 'inline-pair' && made.length > 0
+      ? `${made.length === 1 && !('side' in made[0].to && made[0].to.side === undefined) ? 'one half only' : 'both halves'}`
+      : ''
+  const tug =
+    made.length === 0 || 'closed' in made[0].to
+      ? ''
+      : made.every((connection) => connection.tugged)
+        ? 'tugged'
+        : 'not tugged'
+  return {
+    tag: end.tag,
+    end: end.name,
+    place: places.join(' and ') || 'not connected',
+    how: [halves, first?.method ?? '', tug].filter(Boolean).join(', '),
+    wires,
+    by: [...new Set(made.flatMap((connection) => (connection.by ? [connection.by] : [])))].join(', '),
+  }
+}
+
+const doing = { pass: 'passes through', tap: 'tapped', interrupt: 'through the module' }

@@ -1,0 +1,2 @@
+export { handbackSheet, type HandbackSheet, type SheetConnection } from './handbackSheet.ts'
+export { readTrimCsv, trimCsv } from './trimCsv.ts'

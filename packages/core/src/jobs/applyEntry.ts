@@ -1,0 +1,139 @@
+import { sameTarget, type PairSide } from '../wiring/index.ts'
+import { currentTrim, type CellChange, type Done, type JobDossiers, type JobState, type NewEntry } from './model.ts'
+
+/**
+ * Takes one live entry into the state, in place.
+ * @returns null, or why the entry does not fit what is there; the state is then unchanged
+ */
+export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossiers): string | null {
+  const done: Done = { entry: entry.id, by: entry.by, at: entry.at }
+  switch (entry.kind) {
+    case 'note':
+      state.notes.push({ ...done, text: entry.text, about: entry.about })
+      return null
+    case 'step-done':
+      state.stepsDone[entry.step] ??= done
+      return null
+    case 'part-checked':
+      state.parts[entry.part] = { ...done, state: entry.state }
+      return null
+    case 'reading':
+      state.readings.push({
+        ...done,
+        quantity: entry.quantity,
+        value: entry.value,
+        unit: entry.unit,
+        step: entry.step,
+        about: entry.about,
+      })
+      return null
+    case 'connected':
+      connect(state, entry, dossiers)
+      return null
+    case 'disconnected':
+      return disconnect(state, entry.kitEnd, entry.side)
+    case 'tugged': {
+      const made = state.connections.filter((connection) => connection.kitEnd === entry.kitEnd)
+      if (made.length === 0) return 'Nothing is connected there to tug.'
+      for (const connection of made) connection.tugged = true
+      return null
+    }
+    case 'station-done':
+      state.stationsDone[entry.station] ??= done
+      return null
+    case 'stop-lifted':
+      state.lifted[entry.finding] = { ...done, reason: entry.reason }
+      return null
+    case 'setting': {
+      const now = state.settings[entry.setting]?.value ?? null
+      if (now !== entry.replaces)
+        return `It was ${entry.replaces ?? 'not set'} when this was chosen, and is ${now ?? 'not set'} now.`
+      state.settings[entry.setting] = { ...done, value: entry.value }
+      return null
+    }
+    case 'log-imported':
+      if (state.logs.some((log) => log.log === entry.log)) return 'This log is in the job already.'
+      state.logs.push({
+        ...done,
+        log: entry.log,
+        name: entry.name,
+        rows: entry.rows,
+        bytes: entry.bytes,
+        mapping: entry.mapping,
+        tableInForce: entry.tableInForce,
+        usedBy: null,
+      })
+      return null
+    case 'trim-accepted': {
+      const log = state.logs.find((candidate) => candidate.log === entry.log)
+      if (!log) return 'The log it was made from is not in the job.'
+      const why = changeCells(state, entry.cells, { ...done, source: 'ride', log: entry.log, name: log.name })
+      if (why === null) log.usedBy ??= entry.id
+      return why
+    }
+    case 'trim-loaded':
+      return changeCells(state, entry.cells, { ...done, source: 'file', name: entry.name })
+    case 'undo':
+      return null
+  }
+}
+
+function sidesOf(to: { connector?: string; side?: PairSide } | object): string[] {
+  return 'side' in to && to.side !== undefined ? [to.side] : ['factory', 'device']
+}
+
+function connect(state: JobState, entry: Extract<NewEntry, { kind: 'connected' }>, { kit }: JobDossiers): void {
+  const pair = kit.ends.find((end) => end.id === entry.kitEnd)?.type === 'inline-pair'
+  const sides = sidesOf(entry.to)
+  const clashing = state.connections.filter(
+    (made) => made.kitEnd === entry.kitEnd && (!pair || sidesOf(made.to).some((side) => sides.includes(side))),
+  )
+  for (const made of clashing) {
+    if (sameTarget(made.to, entry.to)) continue
+    state.disputes.push({ kitEnd: entry.kitEnd, entries: [made.entry, entry.id] })
+  }
+  state.connections = state.connections.filter((made) => !clashing.includes(made))
+  const confirmed = clashing.find((made) => sameTarget(made.to, entry.to) && sidesOf(made.to).join() === sides.join())
+  state.connections.push(
+    confirmed
+      ? { ...confirmed, method: entry.method ?? confirmed.method }
+      : {
+          entry: entry.id,
+          kitEnd: entry.kitEnd,
+          to: entry.to,
+          method: entry.method,
+          tugged: false,
+          by: entry.by,
+          at: entry.at,
+        },
+  )
+}
+
+function disconnect(state: JobState, kitEnd: string, side: PairSide | undefined): string | null {
+  const off = state.connections.filter(
+    (made) => made.kitEnd === kitEnd && (side === undefined || sidesOf(made.to).includes(side)),
+  )
+  if (off.length === 0) return 'Nothing was connected there.'
+  state.connections = state.connections.filter((made) => !off.includes(made))
+  state.disputes = state.disputes.filter((dispute) => dispute.kitEnd !== kitEnd)
+  return null
+}
+
+type RevisionSource = Pick<JobState['trim']['revisions'][number], 'source' | 'log' | 'name' | 'by' | 'at'> & {
+  entry: string
+}
+
+function changeCells(state: JobState, cells: readonly CellChange[], source: RevisionSource): string | null {
+  const { rpm, load } = state.trim
+  const pct = currentTrim(state).map((row) => row.slice())
+  for (const cell of cells) {
+    const r = rpm.indexOf(cell.rpm)
+    const l = load.indexOf(cell.load)
+    if (r < 0 || l < 0) return `The table has no cell at ${cell.rpm} rpm, ${cell.load} %.`
+    if (Math.abs(pct[r][l] - cell.old) > 1e-6)
+      return `The cell at ${cell.rpm} rpm, ${cell.load} % was ${cell.old} when this was decided and is ${pct[r][l]} now.`
+    pct[r][l] = cell.new
+  }
+  state.trim.revisions.push({ ...source, changed: cells.length, pct })
+  return null
+}

@@ -1,0 +1,85 @@
+import type { Problem } from '../shared/index.ts'
+import { ruleCatalogue } from '../wiring/index.ts'
+import type { JobDossiers, NewEntry } from './model.ts'
+
+/**
+ * What an entry names that the job's dossiers do not have.
+ * @param path of the entry within the request
+ */
+export function checkReferences({ machine, kit }: JobDossiers, entry: NewEntry, path: string): Problem[] {
+  const problems: Problem[] = []
+  const known = (list: readonly { id: string }[], id: string, field: string, what: string) => {
+    if (!list.some((item) => item.id === id))
+      problems.push({ code: 'unknown-reference', path: `${path}.${field}`, message: `"${id}" is no ${what}.` })
+  }
+  const end = `end of the ${kit.model} loom`
+  switch (entry.kind) {
+    case 'step-done':
+      known([...machine.steps, ...kit.steps], entry.step, 'step', 'step of this job')
+      break
+    case 'part-checked':
+      known(kit.parts, entry.part, 'part', `part of the ${kit.model} kit`)
+      break
+    case 'connected': {
+      known(kit.ends, entry.kitEnd, 'kitEnd', end)
+      const { to } = entry
+      if ('kitEnd' in to) known(kit.ends, to.kitEnd, 'to.kitEnd', end)
+      if ('stud' in to) known(machine.studs, to.stud, 'to.stud', `stud of the ${machine.model}`)
+      if ('connector' in to) known(machine.connectors, to.connector, 'to.connector', `plug of the ${machine.model}`)
+      break
+    }
+    case 'disconnected':
+    case 'tugged':
+      known(kit.ends, entry.kitEnd, 'kitEnd', end)
+      break
+    case 'setting':
+      problems.push(...settingProblems(kit, entry, path))
+      break
+    case 'stop-lifted': {
+      const rule = Object.entries(ruleCatalogue).find(([name]) => name === entry.finding.split('|')[0])
+      if (!rule || rule[1].severity !== 'stop')
+        problems.push({ code: 'unknown-reference', path: `${path}.finding`, message: `"${entry.finding}" is no stop.` })
+      else if (rule[1].never)
+        problems.push({
+          code: 'never-lifted',
+          path: `${path}.finding`,
+          message: `A stop of the kind "${rule[0]}" cannot be lifted. Mend it.`,
+        })
+      else if (entry.by === undefined)
+        problems.push({
+          code: 'name-missing',
+          path: `${path}.by`,
+          message: 'Lifting a stop needs the name of who does it.',
+        })
+      break
+    }
+    default:
+  }
+  return problems
+}
+
+function settingProblems(
+  kit: JobDossiers['kit'],
+  entry: Extract<NewEntry, { kind: 'setting' }>,
+  path: string,
+): Problem[] {
+  const setting = kit.settings.find((item) => item.id === entry.setting)
+  if (!setting)
+    return [
+      {
+        code: 'unknown-reference',
+        path: `${path}.setting`,
+        message: `"${entry.setting}" is no setting of the ${kit.model}.`,
+      },
+    ]
+  const say = (message: string): Problem[] => [{ code: 'out-of-range', path: `${path}.value`, message }]
+  if (setting.choices)
+    return setting.choices.includes(entry.value) ? [] : say(`${setting.name} may be: ${setting.choices.join(', ')}.`)
+  const value = Number(entry.value)
+  if (!Number.isFinite(value)) return say(`${setting.name} must be a number in ${setting.unit}.`)
+  if (setting.low !== undefined && value < setting.low)
+    return say(`${setting.name} is at least ${setting.low} ${setting.unit}.`)
+  if (setting.high !== undefined && value > setting.high)
+    return say(`${setting.name} is at most ${setting.high} ${setting.unit}.`)
+  return []
+}

@@ -1,0 +1,94 @@
+import { z } from 'zod'
+import { parseDossier, type Dossier, type DossierRef } from '../dossiers/index.ts'
+import { contentHash, failure, problemsOfZod, success, type Outcome, type Problem } from '../shared/index.ts'
+import type { JournalEntry } from './model.ts'
+import { newEntrySchema } from './schema.ts'
+
+/** Where a job came from, oldest first. */
+export interface Provenance {
+  job: string
+  importedAt: string
+}
+
+/** A whole job as one document: journal, the dossiers it points at, the logs. */
+export interface JobFile {
+  format: 'tidy-badger-job'
+  version: 1
+  job: { id: string; origin: string; title: string; createdAt: string; machine: DossierRef; kit: DossierRef }
+  provenance: Provenance[]
+  dossiers: { hash: string; document: Dossier }[]
+  journal: JournalEntry[]
+  logs: { hash: string; encoding: 'utf-8' | 'gzip-base64'; data: string }[]
+}
+
+const hash = z.string().regex(/^[0-9a-f]{64}$/, 'must be a SHA-256 in 64 hex digits')
+const ref = z.strictObject({
+  id: z.string().min(1),
+  version: z.int().positive(),
+  hash,
+  variant: z.string().min(1).optional(),
+})
+
+const stamped = z.looseObject({ seq: z.int().positive(), receivedAt: z.string(), v: z.int().positive() })
+
+export const jobFileSchema = z.strictObject({
+  format: z.literal('tidy-badger-job'),
+  version: z.literal(1),
+  job: z.strictObject({
+    id: z.string().min(1).max(64),
+    origin: z.string().min(1).max(64),
+    title: z.string().min(1).max(200),
+    createdAt: z.string(),
+    machine: ref,
+    kit: ref,
+  }),
+  provenance: z.array(z.strictObject({ job: z.string(), importedAt: z.string() })),
+  dossiers: z.array(z.strictObject({ hash, document: z.record(z.string(), z.unknown()) })),
+  journal: z.array(stamped),
+  logs: z.array(z.strictObject({ hash, encoding: z.enum(['utf-8', 'gzip-base64']), data: z.string() })),
+})
+
+/** A job document that fits its schema, whose hashes are right and whose journal is whole; problems name their path. */
+export function readJobFile(document: unknown): Outcome<JobFile> {
+  const parsed = jobFileSchema.safeParse(document)
+  if (!parsed.success) return failure(...problemsOfZod(parsed.error))
+  const file = parsed.data
+  const problems: Problem[] = []
+  const dossiers = file.dossiers.flatMap(({ hash: stated, document: body }, i) => {
+    const dossier = parseDossier(body, `dossiers.${i}.document`)
+    if (!dossier.ok) {
+      problems.push(...dossier.problems)
+      return []
+    }
+    if (contentHash(body) !== stated)
+      problems.push({
+        code: 'hash-mismatch',
+        path: `dossiers.${i}.hash`,
+        message: 'The document was changed since it was written: its hash does not fit.',
+      })
+    return [{ hash: stated, document: dossier.value }]
+  })
+  for (const side of ['machine', 'kit'] as const)
+    if (!file.dossiers.some((dossier) => dossier.hash === file.job[side].hash))
+      problems.push({
+        code: 'dossier-missing',
+        path: `job.${side}.hash`,
+        message: `The ${side} this job points at is not in the file.`,
+      })
+  const journal = file.journal.flatMap((entry, i): JournalEntry[] => {
+    const { seq, receivedAt, v, ...fields } = entry
+    const body = newEntrySchema.safeParse(fields)
+    if (!body.success) {
+      problems.push(...problemsOfZod(body.error, `journal.${i}`))
+      return []
+    }
+    if (i > 0 && seq <= file.journal[i - 1].seq)
+      problems.push({
+        code: 'order',
+        path: `journal.${i}.seq`,
+        message: 'Entries must stand in the order of seq, each larger than the one before.',
+      })
+    return [{ ...body.data, seq, receivedAt, v }]
+  })
+  return problems.length > 0 ? failure(...problems) : success({ ...file, dossiers, journal })
+}

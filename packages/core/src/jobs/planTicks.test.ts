@@ -1,0 +1,54 @@
+import { expect, test } from 'vitest'
+import { asJournal, entryOf, gorseJob } from './journalCase.ts'
+import { jobFindings } from './jobFindings.ts'
+import type { NewEntry } from './model.ts'
+import { planTicks } from './planTicks.ts'
+import { replay } from './replay.ts'
+import { planOf, stationNow, stationProgress } from './stationProgress.ts'
+
+/** Makes every open tick of every end, one after the other, as a fitter does. */
+function allTicks(): NewEntry[] {
+  const entries: NewEntry[] = []
+  for (const end of gorseJob.kit.ends)
+    for (let guard = 0; guard < 5; guard++) {
+      const match = planOf(gorseJob).find((candidate) => candidate.kitEnd === end.id)
+      const open = planTicks(gorseJob, replay(gorseJob, asJournal(entries)), end, match).find((tick) => !tick.done)
+      if (!open) break
+      entries.push(entryOf(open.makes))
+    }
+  return entries
+}
+
+test('a fitter who follows the ticks ends with no stop and no fix', () => {
+  const entries = allTicks()
+  const state = replay(gorseJob, asJournal(entries))
+  expect(entries).toHaveLength(3 * 3 + 2 + 2 + 1 + 1)
+  expect(jobFindings(gorseJob, state).filter((finding) => finding.severity !== 'note')).toEqual([])
+  expect(stationProgress(gorseJob, state).find((item) => item.station === 'hook-up')).toMatchObject({
+    made: 7,
+    wanted: 7,
+  })
+})
+
+test('a pair is two matings and a tug, in order', () => {
+  const end = gorseJob.kit.ends.find((candidate) => candidate.id === 'crank')
+  if (!end) throw new Error('the kit has a crank pair')
+  const match = planOf(gorseJob).find((candidate) => candidate.kitEnd === 'crank')
+  const labels = planTicks(gorseJob, replay(gorseJob, []), end, match).map((tick) => tick.label)
+  expect(labels).toEqual([
+    'Factory plug into loom end C',
+    'Loom end C onto the crank sensor',
+    'Locks closed, both tugged',
+  ])
+})
+
+test('the lead is joined in the way that suits wire and place', () => {
+  const joined = allTicks().find((entry) => entry.kind === 'connected' && entry.kitEnd === 'throttle')
+  expect(joined).toMatchObject({ method: 'piercing screw tap', to: { connector: 'throttle', cavity: 2 } })
+})
+
+test('the station where one is, is the first that is not done', () => {
+  expect(stationNow(replay(gorseJob, []))).toBe('take-in')
+  const state = replay(gorseJob, asJournal([entryOf({ kind: 'station-done', station: 'take-in' })]))
+  expect(stationNow(state)).toBe('check-kit')
+})

@@ -1,0 +1,54 @@
+import { applyEntry } from './applyEntry.ts'
+import { currentTrim, type JobDossiers, type JobState, type NewEntry } from './model.ts'
+
+/**
+ * The state that follows from a journal in `seq` order. Never throws: what does not fit is held.
+ * Pure and linear in the number of entries.
+ */
+export function replay(dossiers: JobDossiers, entries: readonly NewEntry[]): JobState {
+  const voided = voidedEntries(entries)
+  const state = freshState(dossiers)
+  for (const entry of entries) {
+    if (entry.kind === 'undo' || voided.has(entry.id)) continue
+    const why = applyEntry(state, entry, dossiers)
+    if (why !== null) state.held.push({ entry: entry.id, why })
+  }
+  return state
+}
+
+/** Ids of entries that an undo has voided. An undo that is itself undone voids nothing. */
+export function voidedEntries(entries: readonly NewEntry[]): Set<string> {
+  const voided = new Set<string>()
+  for (let i = entries.length - 1; i >= 0; i--) {
+    const entry = entries[i]
+    if (entry.kind === 'undo' && !voided.has(entry.id)) voided.add(entry.undoes)
+  }
+  return voided
+}
+
+export function freshState({ kit }: JobDossiers): JobState {
+  const { rpm, load } = kit.trim
+  return {
+    connections: [],
+    disputes: [],
+    stepsDone: {},
+    stationsDone: {},
+    parts: {},
+    readings: [],
+    notes: [],
+    settings: {},
+    lifted: {},
+    logs: [],
+    trim: {
+      rpm,
+      load,
+      revisions: [{ entry: null, source: 'shipped', changed: 0, pct: rpm.map(() => load.map(() => 0)) }],
+    },
+    held: [],
+  }
+}
+
+/** Table of the revision an entry made; the shipped one for null or an entry that is no longer live. */
+export function trimOfRevision(state: JobState, entry: string | null): number[][] {
+  return state.trim.revisions.find((revision) => revision.entry === entry)?.pct ?? currentTrim(state)
+}

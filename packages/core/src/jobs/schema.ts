@@ -1,0 +1,90 @@
+import { z } from 'zod'
+import { stations, tapMethods } from '../dossiers/index.ts'
+import { connectionTargetSchema, pairSides } from '../wiring/index.ts'
+
+const id = z.string().min(1).max(64)
+const text = z.string().min(1).max(10_000)
+const finite = z.number()
+const place = { kitEnd: id.optional(), connector: id.optional(), cavity: z.int().optional(), stud: id.optional() }
+const hash = z.string().regex(/^[0-9a-f]{64}$/, 'must be a SHA-256 in 64 hex digits')
+const cells = z.array(z.strictObject({ rpm: finite, load: finite, old: finite, new: finite })).max(1600)
+
+const common = {
+  id: z.string().min(1).max(100),
+  at: z.string().max(40).optional(),
+  by: z.string().min(1).max(80).optional(),
+  device: z.string().max(80).optional(),
+}
+
+/** What a client may append, by `kind`. */
+export const newEntrySchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    ...common,
+    kind: z.literal('note'),
+    text,
+    about: z.strictObject({ ...place, station: z.enum(stations).optional() }).optional(),
+  }),
+  z.strictObject({ ...common, kind: z.literal('step-done'), step: id }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('part-checked'),
+    part: id,
+    state: z.enum(['present', 'missing', 'not used']),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('reading'),
+    quantity: z.string().min(1).max(200),
+    value: finite,
+    unit: z.string().max(20),
+    step: id.optional(),
+    about: z.strictObject(place).optional(),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('connected'),
+    kitEnd: id,
+    to: connectionTargetSchema,
+    method: z.enum(tapMethods).optional(),
+  }),
+  z.strictObject({ ...common, kind: z.literal('disconnected'), kitEnd: id, side: z.enum(pairSides).optional() }),
+  z.strictObject({ ...common, kind: z.literal('tugged'), kitEnd: id }),
+  z.strictObject({ ...common, kind: z.literal('station-done'), station: z.enum(stations) }),
+  z.strictObject({ ...common, kind: z.literal('stop-lifted'), finding: z.string().min(1).max(300), reason: text }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('setting'),
+    setting: id,
+    value: z.string().min(1).max(200),
+    replaces: z.string().max(200).nullable(),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('log-imported'),
+    log: hash,
+    name: z.string().min(1).max(300),
+    rows: z.int().min(0),
+    bytes: z.int().min(0),
+    mapping: z.strictObject({
+      columns: z.record(z.string(), z.string()),
+      units: z.record(z.string(), z.string()),
+      dropUnreadable: z.boolean(),
+    }),
+    tableInForce: z.string().nullable(),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('trim-accepted'),
+    log: hash,
+    fitVersion: z.int().positive(),
+    options: z.strictObject({ gain: finite, maxStepPct: finite, delaySeconds: finite }),
+    cells: cells.min(1),
+  }),
+  z.strictObject({ ...common, kind: z.literal('trim-loaded'), name: z.string().min(1).max(300), cells: cells.min(1) }),
+  z.strictObject({ ...common, kind: z.literal('undo'), undoes: z.string().min(1).max(100) }),
+])
+
+export const appendSchema = z.strictObject({
+  base: z.int().min(0).optional(),
+  entries: z.array(newEntrySchema).min(1).max(5000),
+})
