@@ -17,6 +17,8 @@ export interface AlignedRows {
   /** How far a row can be trusted by how fast the engine moved through the table: 1 at rest, falling. */
   trust: Float64Array
   rejected: Partial<Record<RejectReason, number>>
+  /** For every row of the log: 0 when used, else 1 + index into `rejectReasons`. Rows passed over by `every` stay 0. */
+  reasonOfRow: Uint8Array
 }
 
 /** Longest pause between two rows over which the operating point is still joined up, s. */
@@ -53,6 +55,7 @@ export function alignRows(
   const loadShare = new Float64Array(capacity)
   const wantedPct = new Float64Array(capacity)
   const trust = new Float64Array(capacity)
+  const reasonOfRow = new Uint8Array(rows)
   const counts = new Float64Array(rejectReasons.length + 1)
   const overrunMemoryS = Math.max(0.25, 5 * timing.lagS)
   const transientMemoryS = Math.max(0.1, 2 * timing.lagS)
@@ -73,6 +76,7 @@ export function alignRows(
       else if (when - filter.lastTransientS[after] < transientMemoryS) reason = transient
     }
     if (reason !== 0) {
+      reasonOfRow[k] = reason
       counts[reason]++
       continue
     }
@@ -104,6 +108,7 @@ export function alignRows(
     loadShare: loadShare.subarray(0, count),
     wantedPct: wantedPct.subarray(0, count),
     trust: trust.subarray(0, count),
+    reasonOfRow,
     rejected: Object.fromEntries(
       rejectReasons.flatMap((reason, index) => (counts[index + 1] > 0 ? [[reason, counts[index + 1]]] : [])),
     ),

@@ -18,6 +18,7 @@ function randomRows(seed: number, count: number, wanted: (rpm: number, load: num
     wantedPct: new Float64Array(count),
     trust: new Float64Array(count).fill(1),
     rejected: {},
+    reasonOfRow: new Uint8Array(count),
   }
   for (let k = 0; k < count; k++) {
     const r = Math.floor(random.uniform() * 2)

@@ -1,1 +1,2 @@
 export * from './compute.ts'
+export { readSuggestRequest, suggestRequestSchema, type SuggestRequest } from './schema.ts'

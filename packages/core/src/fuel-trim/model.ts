@@ -118,6 +118,8 @@ export interface TrimSuggestion {
   /** The coolant limit used, °C, and whether the log made it rise above the machine's own; null without a coolant column. */
   coldLimit: { usedC: number; raised: boolean } | null
   cells: TrimCell[][]
+  /** For every row of the log: 0 when used, else 1 + index into `rejectReasons`. */
+  reasonOfRow: Uint8Array
   /** Mean measured and wanted AFR near each cell, for the review; null where no used row is nearest to the cell. */
   measured: ({ afr: number; target: number; rows: number } | null)[][]
 }

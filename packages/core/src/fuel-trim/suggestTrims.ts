@@ -45,6 +45,7 @@ export function suggestTrims(log: RideLog, problem: TrimProblem, progress: Progr
     rejected: rows.rejected,
     filtersOff: filter.filtersOff,
     coldLimit,
+    reasonOfRow: rows.reasonOfRow,
     cells: suggestCells(problem, fit, medianStep(log.timeS)),
     measured: meanReadings(log, problem, rows),
   }

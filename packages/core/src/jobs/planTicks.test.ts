@@ -52,3 +52,22 @@ test('the station where one is, is the first that is not done', () => {
   const state = replay(gorseJob, asJournal([entryOf({ kind: 'station-done', station: 'take-in' })]))
   expect(stationNow(state)).toBe('check-kit')
 })
+
+const ticksFor = (kitEnd: string, ...entries: NewEntry[]) => {
+  const end = gorseJob.kit.ends.find((candidate) => candidate.id === kitEnd)
+  const match = planOf(gorseJob).find((candidate) => candidate.kitEnd === kitEnd)
+  if (!end) throw new Error(`no end ${kitEnd}`)
+  return planTicks(gorseJob, replay(gorseJob, asJournal(entries)), end, match)
+}
+
+test('what is connected wrongly is taken off first', () => {
+  const bypass = entryOf({ kind: 'connected', kitEnd: 'injector', to: { kitEnd: 'injector' } })
+  expect(ticksFor('injector', bypass).map((tick) => tick.label)).toEqual(['Take it off: it is at injector pair'])
+  const off = entryOf({ kind: 'disconnected', kitEnd: 'injector' })
+  expect(ticksFor('injector', bypass, off).map((tick) => tick.done)).toEqual([false, false, false])
+})
+
+test('another ground that does no harm may stay', () => {
+  const other = entryOf({ kind: 'connected', kitEnd: 'ground', to: { stud: 'battery-negative' } })
+  expect(ticksFor('ground', other)[0]).toMatchObject({ label: 'Ring under the nut: battery negative', done: true })
+})

@@ -1,6 +1,5 @@
 import type { KitEnd, TapMethod } from '../dossiers/index.ts'
-import { targetWords, type ConnectionTarget, type Match } from '../wiring/index.ts'
-import { sameTarget } from '../wiring/index.ts'
+import { checkWiring, sameTarget, targetWords, type ConnectionTarget, type Match } from '../wiring/index.ts'
 import type { EntryBody, JobDossiers, JobState } from './model.ts'
 
 /** One thing to do with one end, and the entry it makes. */
@@ -13,12 +12,23 @@ export interface Tick {
 
 /**
  * The ticks that connect one end as planned, in order: a mating is two and a lock-and-tug, a joint or a ring one and a
- * tug, a closure one.
+ * tug, a closure one. What is connected wrongly is taken off first; another place that does no harm may stay.
  */
 export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, match: Match | undefined): Tick[] {
-  const { machine } = dossiers
+  const { machine, kit } = dossiers
   const made = state.connections.filter((connection) => connection.kitEnd === end.id)
-  const target = match?.target ?? { closed: 'cap' as const }
+  const planned = match?.target ?? { closed: 'cap' as const }
+  const wrong = made.filter(({ to }) => !sameTarget(to, planned))
+  const target = wrong.length === 1 && made.length === 1 && mayStay(dossiers, state, end) ? wrong[0].to : planned
+  if (wrong.length > 0 && target === planned)
+    return [
+      {
+        id: 'take-off',
+        label: `Take it off: it is at ${targetWords(machine, wrong[0].to, kit.ends).toLowerCase()}`,
+        done: false,
+        makes: { kind: 'disconnected', kitEnd: end.id },
+      },
+    ]
   const at = (wanted: ConnectionTarget, side?: 'factory' | 'device') =>
     made.some(
       ({ to }) =>
@@ -57,6 +67,13 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
     { id: 'join', label, done: at(target), makes: { kind: 'connected', kitEnd: end.id, to: target, method } },
     tug,
   ]
+}
+
+/** A place other than the planned one may stay when nothing speaks against it. */
+function mayStay({ machine, kit }: JobDossiers, state: JobState, end: KitEnd): boolean {
+  return !checkWiring(machine, kit, state.connections).some(
+    (finding) => finding.at.kitEnd === end.id && finding.severity === 'stop',
+  )
 }
 
 /** The first way of joining that suits the wire's size and the place's conditions. */

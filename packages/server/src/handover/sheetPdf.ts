@@ -1,0 +1,162 @@
+import { colourHex, type WireColour } from '@tidy-badger/core/dossiers'
+import type { HandbackSheet, SheetConnection } from '@tidy-badger/core/handover'
+import { createRequire } from 'node:module'
+import pdfmake from 'pdfmake'
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js'
+
+const require = createRequire(import.meta.url)
+const face = (family: string, weight: number) =>
+  require.resolve(`@fontsource/${family}/files/${family}-latin-${weight}-normal.woff`)
+const text = 'atkinson-hyperlegible-next'
+const mono = 'sometype-mono'
+
+pdfmake.setFonts({
+  Text: { normal: face(text, 400), bold: face(text, 700) },
+  Mono: { normal: face(mono, 400), bold: face(mono, 700) },
+})
+pdfmake.setUrlAccessPolicy(() => false)
+pdfmake.setLocalAccessPolicy((path: string) => path.endsWith('.woff'))
+
+/** The hand-back paper as a PDF, A4. */
+export async function sheetPdf(sheet: HandbackSheet, madeAt: string): Promise<Buffer> {
+  const document: TDocumentDefinitions = {
+    pageSize: 'A4',
+    pageMargins: [40, 44, 40, 50],
+    info: { title: `Hand-back: ${sheet.title}`, creator: 'Tidy Badger' },
+    defaultStyle: { font: 'Text', fontSize: 10, lineHeight: 1.2 },
+    styles: {
+      title: { fontSize: 20, bold: true },
+      section: { fontSize: 13, bold: true, margin: [0, 14, 0, 4] },
+      head: { bold: true, fontSize: 9, color: '#5d6262' },
+      figure: { font: 'Mono', fontSize: 9, alignment: 'right' },
+    },
+    content: [
+      { text: sheet.title, style: 'title' },
+      { text: `${sheet.machine}  ·  ${sheet.kit}`, margin: [0, 0, 0, 2] },
+      {
+        text: `Opened ${sheet.openedAt.slice(0, 10)} · printed ${madeAt.slice(0, 10)}${sheet.fitters.length > 0 ? ` · fitted by ${sheet.fitters.join(', ')}` : ''}`,
+        color: '#5d6262',
+      },
+      ...(sheet.finished ? [] : boxed('Not finished', sheet.unfinished)),
+      ...(sheet.liftedStops.length > 0 ? boxed('Stops lifted by a person', sheet.liftedStops) : []),
+      section('What is connected where'),
+      connectionTable(sheet.connections),
+      section('Settings'),
+      {
+        layout: 'lightHorizontalLines',
+        table: {
+          widths: ['*', 90, 90],
+          body: [
+            heads('setting', 'set to', 'as shipped'),
+            ...sheet.settings.map((setting): TableCell[] => [setting.name, setting.value, setting.shipped]),
+          ],
+        },
+      },
+      section('Trim table in force, % (throttle % across, rpm down)'),
+      trimTable(sheet.trim),
+      {
+        text:
+          sheet.trim.madeFrom.length > 0
+            ? `Made from: ${sheet.trim.madeFrom.join('; ')}.`
+            : 'As shipped: nothing changed yet.',
+        margin: [0, 4, 0, 0],
+      },
+      ...list(
+        'Readings',
+        sheet.readings.map((reading) => `${reading.quantity}: ${reading.value}${reading.by ? ` (${reading.by})` : ''}`),
+      ),
+      ...list('Notes', sheet.notes),
+      section('Back to stock'),
+      { ol: sheet.returnToStock },
+      ...list('Cautions', sheet.cautions),
+      { text: sheet.sources.join('\n'), fontSize: 8, color: '#5d6262', margin: [0, 14, 0, 0] },
+    ],
+    footer: (page: number, pages: number): Content => ({
+      text: `Tidy Badger · ${sheet.title} · page ${page} of ${pages}`,
+      fontSize: 8,
+      color: '#5d6262',
+      margin: [40, 16, 40, 0],
+    }),
+  }
+  return pdfmake.createPdf(document).getBuffer()
+}
+
+function section(title: string): Content {
+  return { text: title, style: 'section' }
+}
+
+function heads(...words: string[]): TableCell[] {
+  return words.map((word) => ({ text: word, style: 'head' }))
+}
+
+function list(title: string, lines: string[]): Content[] {
+  return lines.length > 0 ? [section(title), { ul: lines }] : []
+}
+
+function boxed(title: string, lines: string[]): Content[] {
+  return [
+    {
+      margin: [0, 10, 0, 0],
+      table: { widths: ['*'], body: [[{ stack: [{ text: title, bold: true }, { ul: lines }], margin: [4, 4, 4, 4] }]] },
+    },
+  ]
+}
+
+function connectionTable(connections: SheetConnection[]): Content {
+  return {
+    layout: 'lightHorizontalLines',
+    table: {
+      headerRows: 1,
+      dontBreakRows: true,
+      widths: [16, 74, 122, '*', 60],
+      body: [
+        heads('', 'loom end', 'where', 'cavity and wire', 'by'),
+        ...connections.map((connection): TableCell[] => [
+          { text: connection.tag, bold: true },
+          connection.end,
+          { stack: [connection.place, { text: connection.how, color: '#5d6262', fontSize: 9 }] },
+          {
+            stack: connection.wires.map((wire): Content => ({
+              columns: [
+                { text: String(wire.cavity), font: 'Mono', width: 12 },
+                { svg: swatch(wire.colour), width: 26 },
+                { text: ` ${wire.name}, ${wire.does}`, width: '*' },
+              ],
+            })),
+          },
+          connection.by,
+        ]),
+      ],
+    },
+  }
+}
+
+function swatch(colour: WireColour): string {
+  const stripe = colour.stripe ? `<rect x="0" y="4" width="22" height="3" fill="${colourHex[colour.stripe]}"/>` : ''
+  return `<svg width="24" height="11"><rect x="0.5" y="0.5" width="22" height="10" fill="${colourHex[colour.base]}" stroke="#15181a" stroke-width="0.7"/>${stripe}</svg>`
+}
+
+function trimTable(trim: HandbackSheet['trim']): Content {
+  return {
+    layout: 'lightHorizontalLines',
+    table: {
+      headerRows: 1,
+      widths: [50, ...trim.load.map(() => '*')],
+      body: [
+        [
+          { text: 'rpm', style: 'head' },
+          ...trim.load.map((load) => ({ text: String(load), style: 'figure', bold: true })),
+        ],
+        ...trim.rpm.map((rpm, r) => [
+          { text: String(rpm), style: 'figure', bold: true },
+          ...trim.pct[r].map((value) => ({ text: signed(value), style: 'figure' })),
+        ]),
+      ],
+    },
+  }
+}
+
+function signed(value: number): string {
+  const rounded = Math.round(value * 10) / 10
+  return rounded === 0 ? '0.0' : `${rounded > 0 ? '+' : '−'}${Math.abs(rounded).toFixed(1)}`
+}

@@ -1,0 +1,34 @@
+import { integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core'
+import { dossierTable } from '../dossiers/tables.ts'
+
+export const jobTable = pgTable('jobs', {
+  id: text('id').primaryKey(),
+  /** Id of the job this one was first opened as; its own unless imported. */
+  origin: text('origin').notNull().unique(),
+  title: text('title').notNull(),
+  machineHash: text('machine_hash')
+    .notNull()
+    .references(() => dossierTable.hash),
+  machineVariant: text('machine_variant'),
+  kitHash: text('kit_hash')
+    .notNull()
+    .references(() => dossierTable.hash),
+  createdAt: text('created_at').notNull(),
+  provenance: jsonb('provenance').notNull(),
+})
+
+/** The journal: rows are only ever added. `body` is the entry as the client sent it. */
+export const entryTable = pgTable(
+  'entries',
+  {
+    job: text('job')
+      .notNull()
+      .references(() => jobTable.id),
+    seq: integer('seq').notNull(),
+    id: text('id').notNull(),
+    v: integer('v').notNull(),
+    receivedAt: text('received_at').notNull(),
+    body: jsonb('body').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.job, table.seq] }), uniqueIndex('entries_job_id').on(table.job, table.id)],
+)

@@ -1,0 +1,28 @@
+import { resolve } from 'node:path'
+
+export interface Config {
+  port: number
+  host: string
+  dataFolder: string
+  /** Fill an empty store with the demo jobs. */
+  demo: boolean
+  /** Built web app, or null to serve the API alone. */
+  webFolder: string | null
+  /** Longest a fit may take, ms. */
+  fitLimitMs: number
+}
+
+/** Settings from the environment; a wrong one stops the start with a sentence. */
+export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
+  const port = Number(env.PORT ?? 4310)
+  if (!Number.isInteger(port) || port < 0 || port > 65535)
+    throw new Error(`PORT is "${env.PORT}", but must be a whole number from 0 to 65535.`)
+  return {
+    port,
+    host: '127.0.0.1',
+    dataFolder: resolve(root, env.TIDY_BADGER_DATA ?? 'data'),
+    demo: env.TIDY_BADGER_DEMO === '1',
+    webFolder: resolve(root, 'packages/web/dist'),
+    fitLimitMs: 30_000,
+  }
+}
