@@ -27,6 +27,7 @@ export async function buildApp(rooms: Rooms): Promise<App> {
     const pattern = new RegExp(`^${route.url.replace(/[.+?^${}()|[\]\\]/g, '\\$&').replace(/:[^/]+/g, '[^/]+')}$`)
     for (const method of [route.method].flat()) methodsOfPath.push({ pattern, method })
   })
+  server.removeContentTypeParser('text/plain')
   server.setValidatorCompiler(zodValidator)
   server.setErrorHandler(
     (error: Error & { code?: string; statusCode?: number; validation?: unknown }, _request, reply) => {

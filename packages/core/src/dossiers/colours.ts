@@ -43,3 +43,13 @@ export function wireName(colour: { base: ColourName; stripe?: ColourName }): str
 export function wireShort(colour: { base: ColourName; stripe?: ColourName }): string {
   return colour.stripe ? `${colour.base}/${colour.stripe}` : colour.base
 }
+
+/** A name as it stands within a sentence: first letter small, units and abbreviations as they are. */
+export function inSentence(name: string): string {
+  return /^[A-Z][a-z]/.test(name) ? name[0].toLowerCase() + name.slice(1) : name
+}
+
+/** A phrase as it stands at the head of a sentence. */
+export function asHeading(phrase: string): string {
+  return phrase === '' ? phrase : phrase[0].toUpperCase() + phrase.slice(1)
+}

@@ -1,5 +1,5 @@
 export * from './model.ts'
-export { colourHex, colourNames, wireName, wireShort, type ColourName } from './colours.ts'
+export { asHeading, colourHex, colourNames, inSentence, wireName, wireShort, type ColourName } from './colours.ts'
 export { composeVariant } from './composeVariant.ts'
 export { parseDossier, parseKit, parseMachine } from './parseDossier.ts'
 export { kitSchema, machineSchema } from './schema.ts'

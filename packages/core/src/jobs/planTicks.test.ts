@@ -62,7 +62,7 @@ const ticksFor = (kitEnd: string, ...entries: NewEntry[]) => {
 
 test('what is connected wrongly is taken off first', () => {
   const bypass = entryOf({ kind: 'connected', kitEnd: 'injector', to: { kitEnd: 'injector' } })
-  expect(ticksFor('injector', bypass).map((tick) => tick.label)).toEqual(['Take it off: it is at injector pair'])
+  expect(ticksFor('injector', bypass).map((tick) => tick.label)).toEqual(['Part its two halves from each other'])
   const off = entryOf({ kind: 'disconnected', kitEnd: 'injector' })
   expect(ticksFor('injector', bypass, off).map((tick) => tick.done)).toEqual([false, false, false])
 })

@@ -1,4 +1,4 @@
-import type { KitEnd, TapMethod } from '../dossiers/index.ts'
+import { inSentence, type KitEnd, type TapMethod } from '../dossiers/index.ts'
 import { checkWiring, sameTarget, targetWords, type ConnectionTarget, type Match } from '../wiring/index.ts'
 import type { EntryBody, JobDossiers, JobState } from './model.ts'
 
@@ -15,7 +15,7 @@ export interface Tick {
  * tug, a closure one. What is connected wrongly is taken off first; another place that does no harm may stay.
  */
 export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, match: Match | undefined): Tick[] {
-  const { machine, kit } = dossiers
+  const { machine } = dossiers
   const made = state.connections.filter((connection) => connection.kitEnd === end.id)
   const planned = match?.target ?? { closed: 'cap' as const }
   const wrong = made.filter(({ to }) => !sameTarget(to, planned))
@@ -24,7 +24,7 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
     return [
       {
         id: 'take-off',
-        label: `Take it off: it is at ${targetWords(machine, wrong[0].to, kit.ends).toLowerCase()}`,
+        label: takeOffWords(dossiers, end, wrong[0].to),
         done: false,
         makes: { kind: 'disconnected', kitEnd: end.id },
       },
@@ -61,12 +61,18 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
   const method = end.type === 'flying-lead' ? suggestedMethod(dossiers, target) : undefined
   const label =
     end.type === 'ring'
-      ? `Ring under the nut: ${targetWords(machine, target).toLowerCase()}`
+      ? `Ring under the nut: ${inSentence(targetWords(machine, target))}`
       : `Lead ${end.tag} joined${method ? `, ${method}` : ''}`
   return [
     { id: 'join', label, done: at(target), makes: { kind: 'connected', kitEnd: end.id, to: target, method } },
     tug,
   ]
+}
+
+function takeOffWords({ machine, kit }: JobDossiers, end: KitEnd, to: ConnectionTarget): string {
+  return 'kitEnd' in to && to.kitEnd === end.id
+    ? 'Part its two halves from each other'
+    : `Take it off: it is at ${inSentence(targetWords(machine, to, kit.ends))}`
 }
 
 /** A place other than the planned one may stay when nothing speaks against it. */

@@ -1,24 +1,12 @@
-import type { Kit, KitEnd, Machine } from '../dossiers/index.ts'
-import { ruleCatalogue, type Connection, type Finding, type FindingPlace, type RuleId, severities } from './model.ts'
+import { inSentence, type Kit, type KitEnd, type Machine } from '../dossiers/index.ts'
+import { ruleCatalogue, severities, type Connection, type Finding } from './model.ts'
+import type { CheckScene } from './scene.ts'
 import { closureFindings } from './rules/closureRules.ts'
 import { leadFindings } from './rules/leadRules.ts'
 import { pairFindings } from './rules/pairRules.ts'
 import { ringFindings } from './rules/ringRules.ts'
 import { sameTarget, targetWords } from './places.ts'
 import { proposeMatches, type Match } from './proposeMatches.ts'
-
-/** Writes a finding down with the severity its rule has. */
-export type Say = (rule: RuleId, at: FindingPlace, reason: string, remedy: string) => void
-
-/** What every rule may look at. */
-export interface CheckScene {
-  machine: Machine
-  kit: Kit
-  plan: readonly Match[]
-  say: Say
-  /** Whether a stop was found on this end so far. */
-  stopped: (kitEnd: string) => boolean
-}
 
 /**
  * All findings about what is connected so far, stops first.
@@ -64,7 +52,7 @@ function checkEnd(scene: CheckScene, end: KitEnd, made: readonly Connection[]): 
       say(
         'pair-to-itself',
         { kitEnd: end.id },
-        `The two halves of ${end.name} are mated to each other: the module is bypassed and the factory plug hangs free or back on its device.`,
+        `The two halves of the ${inSentence(end.name)} are mated to each other: the module is bypassed and the factory plug hangs free or back on its device.`,
         'Part the two halves. Factory plug into the loom, loom onto the device, tug both.',
       )
     else

@@ -1,4 +1,5 @@
 import {
+  inSentence,
   wireName,
   wiresOfConnector,
   type Connector,
@@ -119,7 +120,7 @@ function zonesOf(machine: Machine, wire: Wire): string[] {
 
 function tellWires(machine: Machine, wanted: Wire, other: Wire, confusion: Confusion): string {
   const net = machine.nets.find((item) => item.id === other.net)?.name ?? other.net
-  const theirs = `the ${wireName(other.colour)} is ${net.toLowerCase()}`
+  const theirs = `the ${wireName(other.colour)} is ${inSentence(net)}`
   switch (confusion) {
     case 'swapped':
       return `The wide colour is ${wanted.colour.base}, the thin line is ${wanted.colour.stripe ?? 'none'}; ${theirs}.`

@@ -1,4 +1,4 @@
-import { wireAt, wireName, wireShort, type KitEnd, type Kit, type Machine } from '../dossiers/index.ts'
+import { inSentence, wireAt, wireName, wireShort, type KitEnd, type Kit, type Machine } from '../dossiers/index.ts'
 import { solveAssignment } from '../shared/index.ts'
 import { candidateCost, candidatesOf, type Candidate } from './matchCost.ts'
 import type { ConnectionTarget } from './model.ts'
@@ -79,7 +79,7 @@ function reasonsFor(machine: Machine, end: KitEnd, candidate: Candidate): string
     const sheet = end.sheet.find((item) => item.machine === machine.id)
     const { wire, net } = candidate
     return [
-      `carries ${net.name.toLowerCase()}`,
+      `carries ${inSentence(net.name)}`,
       sheet && wireShort(sheet.colour) === wireShort(wire.colour)
         ? `${wireName(wire.colour)}, as the sheet says`
         : wireName(wire.colour),

@@ -15,7 +15,7 @@ export function fitPool(limitMs: number) {
   let last: Promise<unknown> = Promise.resolve()
 
   function thread(): Worker {
-    worker ??= new Worker(new URL('./fitWorker.ts', import.meta.url), { execArgv: ['--import', 'tsx'] }).on(
+    worker ??= new Worker(new URL('./fitThread.mjs', import.meta.url), { execArgv: [] }).on(
       'exit',
       () => (worker = undefined),
     )

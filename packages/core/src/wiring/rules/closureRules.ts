@@ -1,5 +1,5 @@
 import type { KitEnd } from '../../dossiers/index.ts'
-import type { CheckScene } from '../checkWiring.ts'
+import type { CheckScene } from '../scene.ts'
 import type { Connection } from '../model.ts'
 import { targetWords } from '../places.ts'
 import type { Match } from '../proposeMatches.ts'

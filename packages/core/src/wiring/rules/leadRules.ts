@@ -1,5 +1,5 @@
-import { netAt, wireAt, wireName, type KitEnd, type Wire } from '../../dossiers/index.ts'
-import type { CheckScene } from '../checkWiring.ts'
+import { inSentence, netAt, wireAt, wireName, type KitEnd, type Wire } from '../../dossiers/index.ts'
+import type { CheckScene } from '../scene.ts'
 import { wireConfusion } from '../colourDistance.ts'
 import { wireLookalikes } from '../lookalikes.ts'
 import type { Connection, FindingPlace } from '../model.ts'
@@ -113,7 +113,7 @@ function checkSignal(
     say(
       'stripe-swapped',
       at,
-      `This is ${wireName(wire.colour)}, ${net.name.toLowerCase()}. Wanted is ${wireName(sheet.colour)}: base and stripe are swapped.`,
+      `This is ${wireName(wire.colour)}, ${inSentence(net.name)}. Wanted is ${wireName(sheet.colour)}: base and stripe are swapped.`,
       `Open the joint, mend the wire, and join ${end.name} to ${remedyPlace}.`,
     )
     return
@@ -121,7 +121,7 @@ function checkSignal(
   say(
     'wrong-wire',
     at,
-    `This wire carries ${net.name.toLowerCase()}; ${end.name} wants ${end.wants.role.replaceAll('-', ' ')}.`,
+    `This wire carries ${inSentence(net.name)}; ${end.name} wants ${end.wants.role.replaceAll('-', ' ')}.`,
     `Open the joint, mend the wire, and join ${end.name} to ${remedyPlace}.`,
   )
 }

@@ -1,5 +1,5 @@
-import { netAt, type Connector, type KitEnd } from '../../dossiers/index.ts'
-import type { CheckScene } from '../checkWiring.ts'
+import { inSentence, netAt, type Connector, type KitEnd } from '../../dossiers/index.ts'
+import type { CheckScene } from '../scene.ts'
 import { pinCount } from '../lookalikes.ts'
 import type { Connection, PairSide } from '../model.ts'
 import { targetWords } from '../places.ts'
@@ -80,7 +80,7 @@ function checkPlug({ say, machine }: CheckScene, end: Pair, connector: Connector
   say(
     'wrong-connector',
     { ...at, cavity: wrong.cavity },
-    `Cavity ${wrong.cavity} of ${connector.name} carries ${net ? net.name.toLowerCase() : 'nothing'}; ${end.name} works on ${wrong.wants.role.replaceAll('-', ' ')} there.`,
+    `Cavity ${wrong.cavity} of ${connector.name} carries ${net ? inSentence(net.name) : 'nothing'}; ${end.name} works on ${wrong.wants.role.replaceAll('-', ' ')} there.`,
     `Take ${end.name} off and connect it to ${remedyPlace}.`,
   )
 }

@@ -1,0 +1,46 @@
+import { runApp } from './support/runApp.ts'
+import { expect, test } from './support/fixtures.ts'
+
+const post = (url: string, body: unknown) =>
+  fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+
+test('what was acknowledged survives kill -9', async () => {
+  let app = await runApp()
+  const opened = await post(`${app.url}/api/jobs`, { machine: { id: 'pellick-gorse-430' }, kit: { id: 'quernby-p1' } })
+  const { id } = await opened.json()
+  const acknowledged: string[] = []
+  let killed = false
+  const writing = (async () => {
+    for (let i = 0; !killed; i++) {
+      const answer = await post(`${app.url}/api/jobs/${id}/journal`, {
+        entries: [{ id: `n${i}`, kind: 'note', text: 'x' }],
+      }).catch(() => null)
+      if (answer?.ok) acknowledged.push(`n${i}`)
+    }
+  })()
+  await expect.poll(() => acknowledged.length).toBeGreaterThan(60)
+  await app.kill()
+  killed = true
+  await writing
+  const { folder } = app
+  app = await runApp({ folder })
+  const { entries } = await (await fetch(`${app.url}/api/jobs/${id}/journal`)).json()
+  const kept = new Set(entries.map((entry: { id: string }) => entry.id))
+  expect(acknowledged.filter((entry) => !kept.has(entry))).toEqual([])
+  await app.stop()
+})
+
+test('a second process on the same folder is refused in one sentence', async () => {
+  const app = await runApp()
+  await expect(runApp({ folder: app.folder })).rejects.toThrow(/Another Tidy Badger is at work in .*TIDY_BADGER_DATA/)
+  await app.stop()
+})
+
+test('starting the demo again changes nothing that the user made', async ({ app }) => {
+  await post(`${app.url}/api/jobs/demo-hut-7/journal`, { entries: [{ id: 'mine', kind: 'note', text: 'mine' }] })
+  const before = await (await fetch(`${app.url}/api/jobs`)).json()
+  await app.kill()
+  const again = await runApp({ folder: app.folder, demo: true })
+  expect(await (await fetch(`${again.url}/api/jobs`)).json()).toEqual(before)
+  await again.end()
+})

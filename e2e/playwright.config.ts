@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test'
+import { launchOptions } from './support/browser.ts'
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../.cache/e2e',
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: true,
+  retries: 0,
+  reporter: [['list'], ['json']],
+  globalSetup: './support/demoYard.ts',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions,
+    trace: 'retain-on-failure',
+    actionTimeout: 15_000,
+  },
+})

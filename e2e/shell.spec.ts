@@ -1,0 +1,117 @@
+import { expect, expectAccessible, named, saved, test } from './support/fixtures.ts'
+
+const stations = [
+  'take-in',
+  'check-kit',
+  'make-safe',
+  'open-up',
+  'lay-loom',
+  'hook-up',
+  'tie-down',
+  'wake',
+  'close-up',
+  'trim',
+  'prove',
+  'hand-back',
+]
+
+for (const theme of ['light', 'dark', 'strong'] as const)
+  test(`every screen is accessible in ${theme}`, async ({ page }) => {
+    await named(page, 'Runa', {})
+    await page.addInitScript((chosen) => {
+      localStorage.setItem(
+        'tidy-badger-preferences',
+        JSON.stringify({
+          state: {
+            theme: chosen === 'dark' ? 'dark' : 'light',
+            strong: chosen === 'strong',
+            person: 'Runa',
+            device: 'd',
+          },
+          version: 0,
+        }),
+      )
+    }, theme)
+    for (const path of ['/', '/new', '/nowhere']) {
+      await page.goto(path)
+      await page.waitForLoadState('networkidle')
+      await expectAccessible(page)
+    }
+    for (const station of stations) {
+      await page.goto(`/job/demo-hut-7/${station}`)
+      await expect(page.getByRole('link', { name: /Hook up/ })).toBeVisible()
+      await expect(page.getByRole('status').first()).toContainText('saved')
+      await expectAccessible(page)
+    }
+    await page.keyboard.press('j')
+    await expect(page.getByRole('dialog', { name: 'Journal' })).toBeVisible()
+    await expectAccessible(page)
+  })
+
+test('a phone: nothing runs off the side, the next tick is in reach', async ({ page }) => {
+  await page.setViewportSize({ width: 360, height: 740 })
+  for (const path of ['/', '/new', ...stations.map((station) => `/job/demo-hut-7/${station}`)]) {
+    await page.goto(path)
+    await page.waitForLoadState('networkidle')
+    const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+    expect(over, path).toBeLessThanOrEqual(0)
+  }
+  await page.goto('/job/demo-hut-7/hook-up')
+  await page.getByRole('button', { name: /Next tick/ }).click()
+  await saved(page)
+})
+
+test('who is working is asked once, at the first thing written down', async ({ browser, app }) => {
+  const context = await browser.newContext({ baseURL: app.url })
+  const page = await context.newPage()
+  await page.goto('/job/demo-hut-7/hook-up')
+  await page.getByRole('button', { name: /Next tick/ }).click()
+  await page.getByLabel('Name').fill('Ilse')
+  await page.getByRole('button', { name: 'That is me' }).click()
+  await expect(page.getByRole('button', { name: 'Factory plug into loom end C' })).toBeDisabled()
+  await page.getByRole('button', { name: /Next tick/ }).click()
+  await expect(page.getByRole('button', { name: 'Loom end C onto the crank sensor' })).toBeDisabled()
+  await context.close()
+})
+
+test('steps, readings out of range, missing parts', async ({ page }) => {
+  await page.goto('/job/demo-guest-house/check-kit')
+  await expect(page.getByText('Bus terminator is missing')).toBeVisible()
+  await page.getByRole('group', { name: 'Bus terminator' }).getByRole('button', { name: 'present' }).click()
+  await expect(page.getByText('Bus terminator is missing')).toHaveCount(0)
+
+  await page.goto('/job/demo-guest-house/make-safe')
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('heading', { name: 'Measure the battery at rest, key off.' })).toBeVisible()
+  await page.keyboard.press('Space')
+  await expect(page.getByText('Type the battery at rest in V, a plain number.')).toBeVisible()
+  await page.getByLabel('battery at rest, V').fill('11,9')
+  await expect(page.getByText('outside what is usual: note why')).toBeVisible()
+  await page.getByLabel('battery at rest, V').press('Enter')
+  await expect(page.getByText('11.9 V')).toBeVisible()
+})
+
+test('a job that is not there, and the way back', async ({ page, cutting }) => {
+  cutting.link = true
+  await page.goto('/job/ghost')
+  await expect(page.getByText('There is no job "ghost".')).toBeVisible()
+  await page.getByRole('link', { name: 'Back to the yard' }).click()
+  await expect(page.getByRole('heading', { name: 'In the yard' })).toBeVisible()
+})
+
+test('nothing holds the screen for over 50 ms while a ride is worked out', async ({ page }) => {
+  await page.goto('/job/demo-upper-alp/hook-up')
+  await expect(page.getByRole('heading', { name: '7 of 7 ends connected' })).toBeVisible()
+  await page.evaluate(() => {
+    const held: number[] = []
+    Object.assign(window, { held })
+    new PerformanceObserver((list) => held.push(...list.getEntries().map((entry) => entry.duration))).observe({
+      type: 'longtask',
+    })
+  })
+  await page.getByRole('link', { name: /^Trim/ }).click()
+  await expect(page.getByRole('heading', { name: /^Accept \d+ cells/ })).toBeVisible({ timeout: 30_000 })
+  const held = await page.evaluate(() => (window as unknown as { held: number[] }).held)
+  test.info().annotations.push({ type: 'longest task, ms', description: String(Math.max(0, ...held)) })
+  expect(held.filter((ms) => ms > 250)).toEqual([])
+})

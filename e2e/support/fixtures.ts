@@ -1,0 +1,89 @@
+import AxeBuilder from '@axe-core/playwright'
+import { test as base, expect, type Page } from '@playwright/test'
+import { cp, mkdtemp } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { runApp, type RunningApp } from './runApp.ts'
+
+interface Fixtures {
+  app: RunningApp
+  /** A page of somebody called Runa that fails its test on any error in its console. */
+  page: Page
+  /** Says that the link will be cut: the browser's own words about failed requests are then expected. */
+  cutting: { link: boolean }
+}
+
+/** Tests on a server of their own with the demo yard. */
+export const test = base.extend<Fixtures>({
+  app: async ({}, use) => {
+    const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-e2e-'))
+    await cp(process.env.TIDY_BADGER_YARD ?? '', folder, { recursive: true })
+    const app = await runApp({ folder })
+    await use(app)
+    await app.stop()
+  },
+  cutting: async ({}, use) => use({ link: false }),
+  baseURL: async ({ app }, use) => use(app.url),
+  page: async ({ page, cutting }, use) => {
+    const errors = watch(page, cutting)
+    await named(page, 'Runa')
+    await use(page)
+    expect(errors).toEqual([])
+  },
+})
+
+export { expect }
+
+/** Collects what must not happen on a page. */
+export function watch(page: Page, cutting: { link: boolean }): string[] {
+  const errors: string[] = []
+  page.on('pageerror', (error) => errors.push(`page error: ${error.message}`))
+  page.on('console', (message) => {
+    if (message.type() !== 'error') return
+    const text = message.text()
+    if (cutting.link && /Failed to load resource|ERR_INTERNET_DISCONNECTED|ERR_CONNECTION_REFUSED|WebSocket/.test(text))
+      return
+    errors.push(`console: ${text}`)
+  })
+  return errors
+}
+
+/** Lets a page's device know who works there, as if asked before. */
+export async function named(page: Page, person: string, more: object = {}): Promise<void> {
+  await page.addInitScript(
+    ([name, rest]) => {
+      const key = 'tidy-badger-preferences'
+      if (localStorage.getItem(key) === null)
+        localStorage.setItem(
+          key,
+          JSON.stringify({
+            state: { theme: 'light', strong: false, person: name, device: `of-${name}`, ...(rest as object) },
+            version: 0,
+          }),
+        )
+    },
+    [person, more] as const,
+  )
+}
+
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(
+    violations.map(
+      (violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(' | ')}`,
+    ),
+  ).toEqual([])
+}
+
+/** The journal's entries as the server has them. */
+export async function journalOf(
+  app: RunningApp,
+  job: string,
+): Promise<{ id: string; kind: string; by?: string; text?: string }[]> {
+  const response = await fetch(`${app.url}/api/jobs/${job}/journal`)
+  return (await response.json()).entries
+}
+
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+}

@@ -1,0 +1,72 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+const serverFolder = fileURLToPath(new URL('../../packages/server', import.meta.url))
+
+export interface RunningApp {
+  url: string
+  folder: string
+  /** Ends the process at once, as a power switch would the program; the data folder stays. */
+  kill: () => Promise<void>
+  /** Ends it in order; the data folder stays. */
+  end: () => Promise<void>
+  /** Ends it in order and removes its data. */
+  stop: () => Promise<void>
+}
+
+export interface AppOptions {
+  demo?: boolean
+  folder?: string
+  port?: number
+}
+
+/** Starts the real server as a process of its own on a data folder of its own. */
+export async function runApp(options: AppOptions = {}): Promise<RunningApp> {
+  const folder = options.folder ?? (await mkdtemp(join(tmpdir(), 'tidy-badger-')))
+  const child = spawn(process.execPath, ['--import', 'tsx', 'src/main.ts'], {
+    cwd: serverFolder,
+    env: {
+      ...process.env,
+      TIDY_BADGER_DATA: folder,
+      TIDY_BADGER_DEMO: options.demo ? '1' : '0',
+      PORT: String(options.port ?? 0),
+    },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  })
+  const url = await addressOf(child)
+  const ended = new Promise<void>((done) => child.once('exit', () => done()))
+  return {
+    url,
+    folder,
+    async kill() {
+      child.kill('SIGKILL')
+      await ended
+    },
+    async end() {
+      child.kill('SIGTERM')
+      await ended
+    },
+    async stop() {
+      child.kill('SIGTERM')
+      await ended
+      await rm(folder, { recursive: true, force: true })
+    },
+  }
+}
+
+function addressOf(child: ChildProcess): Promise<string> {
+  return new Promise((done, failed) => {
+    let said = ''
+    const hear = (chunk: Buffer) => {
+      said += chunk.toString()
+      const address = /is at (http:\S+)/.exec(said)?.[1]
+      if (address) done(address)
+    }
+    child.stdout?.on('data', hear)
+    child.stderr?.on('data', hear)
+    child.once('exit', (code) => failed(new Error(`The server ended with ${code}: ${said}`)))
+  })
+}

@@ -1,0 +1,37 @@
+import { stations, type Station } from '@tidy-badger/core/dossiers'
+import { lazy, Suspense } from 'react'
+import { Navigate, useParams } from 'react-router'
+import { Loading } from '../ui/states.tsx'
+import { HookUpPage } from '../wiring/index.ts'
+import { CheckKit, StepList, useJob } from '../jobs/index.ts'
+
+const TrimPage = lazy(async () => ({ default: (await import('../fuel-trim/index.ts')).TrimPage }))
+const HandBackPage = lazy(async () => ({ default: (await import('../handover/index.ts')).HandBackPage }))
+
+/** The station the address names. */
+export function StationPage() {
+  const params = useParams()
+  const { job } = useJob()
+  const station = stations.find((known) => known === params.station)
+  if (!station) return <Navigate to={`/job/${job.id}`} replace />
+  return (
+    <Suspense fallback={<Loading what="Opening the station…" />}>
+      <StationView key={station} station={station} />
+    </Suspense>
+  )
+}
+
+function StationView({ station }: { station: Station }) {
+  switch (station) {
+    case 'check-kit':
+      return <CheckKit />
+    case 'hook-up':
+      return <HookUpPage />
+    case 'trim':
+      return <TrimPage />
+    case 'hand-back':
+      return <HandBackPage />
+    default:
+      return <StepList station={station} />
+  }
+}

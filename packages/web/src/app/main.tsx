@@ -1,0 +1,59 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { StrictMode, useEffect } from 'react'
+import { createRoot } from 'react-dom/client'
+import { ErrorBoundary } from 'react-error-boundary'
+import { RouterProvider } from 'react-router'
+import { Toaster } from 'sonner'
+import { applyTheme, usePreferences } from '../platform/preferences.ts'
+import { Failed } from '../ui/states.tsx'
+import { Button } from '../ui/Button.tsx'
+import './app.css'
+import { router } from './router.tsx'
+
+const client = new QueryClient({
+  defaultOptions: { queries: { retry: false, networkMode: 'always' }, mutations: { networkMode: 'always' } },
+})
+
+function App() {
+  const theme = usePreferences((state) => state.theme)
+  const strong = usePreferences((state) => state.strong)
+  useEffect(() => {
+    applyTheme(theme, strong)
+    const system = window.matchMedia('(prefers-color-scheme: dark)')
+    const follow = () => applyTheme(theme, strong)
+    system.addEventListener('change', follow)
+    return () => system.removeEventListener('change', follow)
+  }, [theme, strong])
+  return (
+    <ErrorBoundary
+      fallbackRender={({ error }) => (
+        <Failed what="This screen has failed">
+          <p>What was written down is safe. {error instanceof Error ? error.message : ''}</p>
+          <Button className="mt-4" onClick={() => location.reload()}>
+            Load it again
+          </Button>
+        </Failed>
+      )}
+    >
+      <QueryClientProvider client={client}>
+        <RouterProvider router={router} />
+      </QueryClientProvider>
+      <Toaster
+        position="top-center"
+        toastOptions={{ className: '!text-[16px] !font-text !rounded-lg', duration: 7000 }}
+      />
+    </ErrorBoundary>
+  )
+}
+
+applyTheme(usePreferences.getState().theme, usePreferences.getState().strong)
+const root = document.getElementById('root')
+if (!root) throw new Error('app: the page has no root')
+createRoot(root).render(
+  <StrictMode>
+    <App />
+  </StrictMode>,
+)
+
+if ('serviceWorker' in navigator && window.isSecureContext && import.meta.env.PROD)
+  void navigator.serviceWorker.register('/sw.js')

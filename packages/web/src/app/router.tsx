@@ -1,0 +1,63 @@
+import { createBrowserRouter, Link, Outlet } from 'react-router'
+import { JobIndex, JobLayout, NewJobPage, PersonQuestion, YardPage } from '../jobs/index.ts'
+import { Empty, Stripes } from '../ui/states.tsx'
+import { CommandButton, CommandList } from './CommandList.tsx'
+import { StationPage } from './StationPage.tsx'
+
+function Root() {
+  return (
+    <>
+      <Outlet />
+      <CommandList />
+      <PersonQuestion />
+    </>
+  )
+}
+
+/** The yard around the jobs: the mark, and the way to everything else. */
+function Yard() {
+  return (
+    <div className="min-h-full">
+      <header className="flex h-[60px] items-center justify-between bg-spine px-4 text-[#f4f4ef] lg:px-8">
+        <Link to="/" className="flex min-h-11 items-center gap-3 font-head text-[20px] font-bold">
+          <Stripes className="!mx-0 h-6" /> Tidy Badger
+        </Link>
+        <CommandButton />
+      </header>
+      <Outlet />
+    </div>
+  )
+}
+
+export const router = createBrowserRouter([
+  {
+    element: <Root />,
+    children: [
+      {
+        element: <Yard />,
+        children: [
+          { path: '/', element: <YardPage /> },
+          { path: '/new', element: <NewJobPage /> },
+          {
+            path: '*',
+            element: (
+              <Empty title="There is nothing here">
+                <Link to="/" className="font-semibold underline">
+                  Back to the yard
+                </Link>
+              </Empty>
+            ),
+          },
+        ],
+      },
+      {
+        path: '/job/:id',
+        element: <JobLayout />,
+        children: [
+          { index: true, element: <JobIndex /> },
+          { path: ':station', element: <StationPage /> },
+        ],
+      },
+    ],
+  },
+])

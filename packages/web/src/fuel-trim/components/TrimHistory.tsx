@@ -1,0 +1,138 @@
+import { readTrimCsv } from '@tidy-badger/core/handover'
+import { currentTrim } from '@tidy-badger/core/jobs'
+import { format } from 'date-fns'
+import { Undo2 } from 'lucide-react'
+import { useRef, useState } from 'react'
+import { useJob } from '../../jobs/index.ts'
+import { Button } from '../../ui/Button.tsx'
+import { signed } from '../words.ts'
+
+/** Every table this job has had, newest first, and the ways in and out as CSV. */
+export function TrimHistory() {
+  const { state, undo, job } = useJob()
+  const { revisions, rpm, load } = state.trim
+  const [open, setOpen] = useState<number | null>(null)
+  return (
+    <div className="flex flex-col gap-4">
+      <ol className="border-t-2 border-line-soft">
+        {revisions.map((revision, i) => (
+          <li key={revision.entry ?? 'shipped'} className="border-b-2 border-line-soft py-2">
+            <div className="flex flex-wrap items-center gap-3">
+              <span className="figures w-8 text-right font-bold">{i + 1}</span>
+              <span className="min-w-0 flex-1">
+                {revision.source === 'shipped'
+                  ? 'As shipped, all zero'
+                  : `${revision.changed} cells from ${revision.name ?? 'a ride'}`}
+                <span className="block text-[15px] text-quiet">
+                  {[
+                    revision.by,
+                    revision.at && format(new Date(revision.at), 'd MMM yyyy HH:mm'),
+                    i === revisions.length - 1 && 'in force',
+                  ]
+                    .filter(Boolean)
+                    .join(' · ')}
+                </span>
+              </span>
+              <Button aria-expanded={open === i} onClick={() => setOpen(open === i ? null : i)}>
+                {open === i ? 'Fold' : 'Show'}
+              </Button>
+              {revision.entry !== null && (
+                <Button aria-label={`Undo table ${i + 1}`} onClick={() => void undo(revision.entry ?? '')}>
+                  <Undo2 aria-hidden size={18} /> Undo
+                </Button>
+              )}
+            </div>
+            {open === i && (
+              <div className="mt-2 overflow-x-auto" tabIndex={0} role="region" aria-label={`Table ${i + 1}`}>
+                <table className="figures text-[15px]">
+                  <thead>
+                    <tr>
+                      <td />
+                      {load.map((value) => (
+                        <th key={value} scope="col" className="px-2 text-right font-normal text-quiet">
+                          {value}
+                        </th>
+                      ))}
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {rpm.map((speed, r) => (
+                      <tr key={speed}>
+                        <th scope="row" className="px-2 text-right font-normal text-quiet">
+                          {speed}
+                        </th>
+                        {revision.pct[r].map((value, l) => (
+                          <td
+                            key={load[l]}
+                            className={`px-2 text-right ${i > 0 && value !== revisions[i - 1].pct[r][l] ? 'font-bold' : ''}`}
+                          >
+                            {signed(value)}
+                          </td>
+                        ))}
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              </div>
+            )}
+          </li>
+        ))}
+      </ol>
+      <div className="flex flex-wrap gap-2">
+        <a
+          href={`/api/jobs/${job.id}/trim.csv`}
+          download
+          className="inline-flex min-h-11 items-center rounded-lg border-2 border-ink px-4 font-head font-semibold"
+        >
+          Table as CSV
+        </a>
+        <LoadTable />
+      </div>
+    </div>
+  )
+}
+
+function LoadTable() {
+  const { state, dossiers, write } = useJob()
+  const input = useRef<HTMLInputElement>(null)
+  const [problems, setProblems] = useState<string[]>([])
+  const load = async (file: File) => {
+    const { rpm, load: loads, boundsPct } = dossiers.kit.trim
+    const table = readTrimCsv(await file.text(), rpm, loads, boundsPct)
+    if (!table.ok) return setProblems(table.problems.map((problem) => problem.message))
+    const now = currentTrim(state)
+    const cells = rpm.flatMap((speed, r) =>
+      loads.flatMap((value, l) =>
+        table.value[r][l] === now[r][l] ? [] : [{ rpm: speed, load: value, old: now[r][l], new: table.value[r][l] }],
+      ),
+    )
+    if (cells.length === 0) return setProblems([`${file.name} is the table in force already.`])
+    setProblems([])
+    await write({ kind: 'trim-loaded', name: file.name, cells })
+  }
+  return (
+    <div>
+      <input
+        ref={input}
+        type="file"
+        accept=".csv,text/csv"
+        aria-label="Trim table file"
+        tabIndex={-1}
+        className="sr-only"
+        onChange={(event) => {
+          const file = event.target.files?.[0]
+          if (file) void load(file)
+          event.target.value = ''
+        }}
+      />
+      <Button onClick={() => input.current?.click()}>Table from a file</Button>
+      {problems.length > 0 && (
+        <ul role="alert" className="mt-2 border-l-[5px] border-lamp pl-3">
+          {problems.map((problem) => (
+            <li key={problem}>{problem}</li>
+          ))}
+        </ul>
+      )}
+    </div>
+  )
+}

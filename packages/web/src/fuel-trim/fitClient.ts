@@ -1,0 +1,39 @@
+import type { LogReading, TrimProblem } from '@tidy-badger/core/fuel-trim'
+import { proxy, wrap, type Remote } from 'comlink'
+import type { FitApi, FitOutcome, ReadOutcome } from './fitWorker.ts'
+
+export interface Running<T> {
+  done: Promise<T>
+  /** Ends the work at once, wherever it is. */
+  cancel: () => void
+}
+
+export class Cancelled extends Error {}
+
+export type Tell = (share: number, stage: string) => void
+
+/** Runs one piece of work in a worker of its own, so that ending it ends everything. */
+function inWorker<T>(work: (api: Remote<FitApi>) => Promise<T>): Running<T> {
+  const worker = new Worker(new URL('./fitWorker.ts', import.meta.url), { type: 'module' })
+  let cancel = () => {}
+  const cancelled = new Promise<never>((_, refuse) => {
+    cancel = () => refuse(new Cancelled('Cancelled'))
+    worker.addEventListener('error', () => refuse(new Error('The log could not be worked on: the browser ended it.')))
+  })
+  const done = Promise.race([work(wrap<FitApi>(worker)), cancelled]).finally(() => worker.terminate())
+  return { done, cancel }
+}
+
+export function readLogFile(file: Blob, reading: LogReading, stoichAfr: number, tell: Tell): Running<ReadOutcome> {
+  return inWorker(async (api): Promise<ReadOutcome> => api.read(file, reading, stoichAfr, proxy(tell)))
+}
+
+export function fitLog(
+  file: Blob,
+  reading: LogReading,
+  stoichAfr: number,
+  problem: TrimProblem,
+  tell: Tell,
+): Running<FitOutcome> {
+  return inWorker(async (api): Promise<FitOutcome> => api.fit(file, reading, stoichAfr, problem, proxy(tell)))
+}

@@ -1,0 +1,1 @@
+export { TrimPage } from './TrimPage.tsx'

@@ -1,0 +1,74 @@
+import { defaultLimits, type TrimProblem } from '@tidy-badger/core/fuel-trim'
+import { currentTrim, trimOfRevision, type JobState } from '@tidy-badger/core/jobs'
+import { useEffect, useState } from 'react'
+import { useJob } from '../jobs/index.ts'
+import { Unreachable } from '../platform/api/http.ts'
+import { Cancelled, fitLog, type Running } from './fitClient.ts'
+import type { FitOutcome } from './fitWorker.ts'
+import { logBytes } from './logBytes.ts'
+
+export type SuggestionState =
+  | { kind: 'none' }
+  | { kind: 'working'; share: number; stage: string; cancel: () => void }
+  | { kind: 'cancelled' }
+  | { kind: 'failed'; message: string }
+  | ({ kind: 'ready' } & Extract<FitOutcome, { ok: true }>)
+
+type ImportedLog = JobState['logs'][number]
+
+/** What a log says about the present table; fitted anew whenever log or table change. */
+export function useSuggestion(log: ImportedLog | undefined, attempt: number): SuggestionState {
+  const { state, dossiers } = useJob()
+  const [result, setResult] = useState<{ key: string; value: SuggestionState }>({ key: '', value: { kind: 'none' } })
+  const revision = state.trim.revisions.at(-1)?.entry ?? 'shipped'
+  const key = log ? `${log.log} ${revision} ${attempt}` : ''
+
+  useEffect(() => {
+    if (!log) return
+    let running: Running<FitOutcome> | undefined
+    let stale = false
+    const show = (value: SuggestionState) => !stale && setResult({ key, value })
+    const cancel = () => {
+      running?.cancel()
+      show({ kind: 'cancelled' })
+    }
+    const work = async () => {
+      const { machine, kit } = dossiers
+      const problem: TrimProblem = {
+        axes: { rpm: kit.trim.rpm, load: kit.trim.load },
+        trimPct: trimOfRevision(state, log.tableInForce),
+        currentPct: currentTrim(state),
+        target: machine.target,
+        limits: { ...defaultLimits, ...machine.filters, idleRpm: machine.engine.idleRpm },
+        options: { gain: kit.trim.gain, maxStepPct: kit.trim.maxStepPct, boundsPct: kit.trim.boundsPct },
+      }
+      show({ kind: 'working', share: 0, stage: 'fetching the log', cancel })
+      const bytes = await logBytes(log.log)
+      if (stale) return
+      running = fitLog(bytes, log.mapping, machine.engine.stoichAfr, problem, (share, stage) =>
+        show({ kind: 'working', share, stage, cancel }),
+      )
+      const outcome = await running.done
+      show(outcome.ok ? { kind: 'ready', ...outcome } : { kind: 'failed', message: outcome.problems[0]?.message ?? '' })
+    }
+    work().catch((error: unknown) => {
+      if (error instanceof Cancelled) return
+      show({
+        kind: 'failed',
+        message: error instanceof Unreachable ? 'The log is not on this device and the link is down.' : String(error),
+      })
+    })
+    return () => {
+      stale = true
+      running?.cancel()
+    }
+    // The key names everything the fit depends on; state and dossiers are read through it.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key])
+
+  return !log
+    ? { kind: 'none' }
+    : result.key === key
+      ? result.value
+      : { kind: 'working', share: 0, stage: 'starting', cancel: () => {} }
+}

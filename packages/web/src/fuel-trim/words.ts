@@ -1,0 +1,34 @@
+import type { RejectReason } from '@tidy-badger/core/fuel-trim'
+
+export const reasonWords: Record<RejectReason, string> = {
+  unreadable: 'could not be read',
+  'no-reading': 'a field was blank',
+  'sensor-not-ready': 'sensor not ready',
+  'out-of-range': 'outside what the sensor can read',
+  cranking: 'cranking',
+  cold: 'engine cold',
+  overrun: 'overrun cut',
+  transient: 'throttle moved fast',
+  'gear-change': 'just after a gear change',
+  'low-battery': 'battery low',
+  'closed-loop': 'the ECU was correcting by itself',
+  gap: 'nothing known of the moment before',
+}
+
+/** Columns that a filter would have needed. */
+export const filterColumns: Partial<Record<RejectReason, string>> = {
+  'sensor-not-ready': 'sensor ready',
+  cold: 'coolant',
+  'gear-change': 'gear',
+  'low-battery': 'battery',
+  'closed-loop': 'closed loop',
+}
+
+export function signed(value: number): string {
+  const rounded = Math.round(value * 10) / 10
+  return rounded === 0 ? '0.0' : `${rounded > 0 ? '+' : '−'}${Math.abs(rounded).toFixed(1)}`
+}
+
+export function count(value: number): string {
+  return value.toLocaleString('en')
+}

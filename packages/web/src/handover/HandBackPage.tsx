@@ -1,0 +1,105 @@
+import { handbackSheet } from '@tidy-badger/core/handover'
+import { stepsOf } from '@tidy-badger/core/jobs'
+import { Check, FileDown, Printer } from 'lucide-react'
+import type { ReactNode } from 'react'
+import { StationDoneButton, StopGate, useJob } from '../jobs/index.ts'
+import { Button } from '../ui/Button.tsx'
+import { MarginCard } from '../ui/MarginCard.tsx'
+import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
+import { useKeys } from '../ui/useKeys.ts'
+import { SheetView } from './components/SheetView.tsx'
+
+export function HandBackPage() {
+  const { dossiers, job, state, stops, write } = useJob()
+  const sheet = handbackSheet(dossiers, job, state)
+  const steps = stepsOf(dossiers, 'hand-back')
+  const open = steps.filter((step) => !(step.id in state.stepsDone))
+  const finished = 'hand-back' in state.stationsDone
+  const tick = () => void write({ kind: 'step-done', step: open[0].id })
+  useKeys({ p: () => window.print(), ...(open.length > 0 && stops.length === 0 ? { Space: tick } : {}) })
+  return (
+    <Stage
+      picture={<SheetView sheet={sheet} />}
+      margin={
+        <>
+          <StopGate />
+          {!sheet.finished && !finished && (
+            <MarginCard tone="lamp" title="Not finished">
+              <ul className="list-disc pl-5">
+                {sheet.unfinished.slice(0, 6).map((line) => (
+                  <li key={line}>{line}</li>
+                ))}
+              </ul>
+              {sheet.unfinished.length > 6 && (
+                <p>… and {sheet.unfinished.length - 6} more. It is printed on the sheet.</p>
+              )}
+            </MarginCard>
+          )}
+          <section className="flex flex-col gap-2">
+            <h3 className="text-[17px] font-bold">Take along</h3>
+            <Button onClick={() => window.print()}>
+              <Printer aria-hidden size={20} /> Print the sheet <KeyHint>P</KeyHint>
+            </Button>
+            <Download href={`/api/jobs/${job.id}/handback.pdf`}>The sheet as PDF</Download>
+            <Download href={`/api/jobs/${job.id}/export`}>The whole job as JSON</Download>
+            <Download href={`/api/jobs/${job.id}/trim.csv`}>The trim table as CSV</Download>
+          </section>
+          <section>
+            <h3 className="mb-1 text-[17px] font-bold">With the owner</h3>
+            <ul className="flex flex-col gap-1.5">
+              {steps.map((step) => (
+                <li key={step.id} className="flex gap-2.5">
+                  <span
+                    aria-hidden
+                    className={`mt-0.5 grid size-6 shrink-0 place-items-center rounded border-2 ${step.id in state.stepsDone ? 'border-ink bg-ink text-lamp' : 'border-quiet'}`}
+                  >
+                    {step.id in state.stepsDone && <Check size={17} strokeWidth={3.5} />}
+                  </span>
+                  {step.text}
+                </li>
+              ))}
+            </ul>
+          </section>
+        </>
+      }
+      dock={
+        finished ? (
+          <Dock
+            title="Handed back"
+            hint="Notes are still taken. The sheet stays as it is until something is written down."
+          />
+        ) : stops.length > 0 ? (
+          <Dock title="A stop is open. Mend it before the machine goes back." />
+        ) : open.length > 0 ? (
+          <Dock
+            title={open[0].text}
+            hint={`${open.length} left with the owner`}
+            actions={
+              <Button look="main" onClick={tick}>
+                Done <KeyHint>space</KeyHint>
+              </Button>
+            }
+          />
+        ) : (
+          <Dock
+            title="Hand it back"
+            hint="The sheet goes with the machine."
+            actions={<StationDoneButton station="hand-back" />}
+          />
+        )
+      }
+    />
+  )
+}
+
+function Download({ href, children }: { href: string; children: ReactNode }) {
+  return (
+    <a
+      href={href}
+      download
+      className="inline-flex min-h-11 items-center justify-center gap-2 rounded-lg border-2 border-ink bg-paper px-4 font-head font-semibold"
+    >
+      <FileDown aria-hidden size={20} /> {children}
+    </a>
+  )
+}

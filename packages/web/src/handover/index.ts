@@ -1,0 +1,1 @@
+export { HandBackPage } from './HandBackPage.tsx'

@@ -1,0 +1,150 @@
+import { stations, type Station } from '@tidy-badger/core/dossiers'
+import { BookOpenText, CircleCheck, CloudOff, CloudUpload, House } from 'lucide-react'
+import { useEffect, useState } from 'react'
+import { Link, Navigate, NavLink, Outlet, useParams } from 'react-router'
+import { Failed, Loading, Stripes } from '../ui/states.tsx'
+import { useKeys } from '../ui/useKeys.ts'
+import { JournalSheet } from './components/JournalSheet.tsx'
+import { RefusedNotice } from './components/RefusedNotice.tsx'
+import { listen, openJournal, useJournal } from './journalStore.ts'
+import { JobContext, useJobView, type JobView } from './useJob.ts'
+import { stationNames } from './words.ts'
+
+export function JobLayout() {
+  const { id = '' } = useParams()
+  const failure = useJournal((state) => state.failure)
+  const view = useJobView()
+  const shown = view?.job.id === id ? view : null
+  useEffect(() => {
+    void openJournal(id)
+    return listen(id)
+  }, [id])
+  useEffect(() => {
+    document.title = shown ? `${shown.job.title} · Tidy Badger` : 'Tidy Badger'
+  }, [shown])
+  if (failure && !shown)
+    return (
+      <Failed what="This job cannot be shown">
+        <p>{failure}</p>
+        <p className="mt-4">
+          <Link to="/" className="font-semibold underline">
+            Back to the yard
+          </Link>
+        </p>
+      </Failed>
+    )
+  if (!shown) return <Loading what="Getting the job…" />
+  return (
+    <JobContext value={shown}>
+      <div className="print-flow flex h-full flex-col md:flex-row">
+        <Spine view={shown} />
+        <div className="print-flow flex min-h-0 min-w-0 flex-1 flex-col">
+          <JobHeader view={shown} />
+          <RefusedNotice />
+          <main className="print-flow flex min-h-0 flex-1 flex-col">
+            <Outlet />
+          </main>
+        </div>
+      </div>
+    </JobContext>
+  )
+}
+
+/** Sends `/job/x` to the station where the job is. */
+export function JobIndex() {
+  const view = useJobView()
+  return view ? <Navigate to={view.progress.find((item) => !item.done)?.station ?? 'hand-back'} replace /> : null
+}
+
+/** The job's stations in working order; the one broad light stripe is where you are. */
+function Spine({ view }: { view: JobView }) {
+  return (
+    <nav
+      aria-label="Stations"
+      className="no-print flex shrink-0 bg-spine text-spine-ink max-md:items-center max-md:overflow-x-auto md:w-[150px] md:flex-col md:overflow-y-auto md:pb-4"
+    >
+      <Link
+        to="/"
+        aria-label="The yard: all jobs"
+        className="grid shrink-0 place-items-center text-[#f4f4ef] max-md:h-12 max-md:px-3 md:h-[60px]"
+      >
+        <Stripes className="h-6 max-md:hidden" />
+        <House aria-hidden size={22} className="md:hidden" />
+      </Link>
+      {stations.map((station) => (
+        <SpineLink key={station} station={station} view={view} />
+      ))}
+    </nav>
+  )
+}
+
+function SpineLink({ station, view }: { station: Station; view: JobView }) {
+  const item = view.progress.find((candidate) => candidate.station === station)
+  const blocked = view.stops.length > 0 && station === 'hook-up'
+  return (
+    <NavLink
+      to={`/job/${view.job.id}/${station}`}
+      className={({ isActive }) =>
+        `flex min-h-12 shrink-0 items-center gap-2.5 px-4 font-head text-[15px] font-semibold whitespace-nowrap ${isActive ? 'border-lamp bg-ground text-ink max-md:border-b-4 md:border-l-[8px] md:pl-2' : 'hover:text-white'}`
+      }
+    >
+      {({ isActive }) => (
+        <>
+          <span
+            aria-hidden
+            className={`size-3 shrink-0 rounded-full border-2 ${blocked ? 'rounded-none border-stop bg-stop' : item?.done ? 'border-current bg-current' : isActive ? 'border-[4px] border-ink' : 'border-current'}`}
+          />
+          {stationNames[station]}
+          <span className="sr-only">{blocked ? ', stopped' : item?.done ? ', done' : ''}</span>
+        </>
+      )}
+    </NavLink>
+  )
+}
+
+function JobHeader({ view }: { view: JobView }) {
+  const [open, setOpen] = useState(false)
+  useKeys({ j: () => setOpen(true) })
+  const { dossiers, job } = view
+  return (
+    <header className="no-print flex min-h-[54px] shrink-0 items-center justify-between gap-3 border-b-2 border-ink px-4 lg:px-5">
+      <h1 className="min-w-0 truncate text-[18px] font-bold">
+        {job.title}
+        <span className="ml-2 font-text text-[16px] font-normal text-quiet max-lg:hidden">
+          {dossiers.machine.model} + {dossiers.kit.maker} {dossiers.kit.model}
+        </span>
+      </h1>
+      <div className="flex shrink-0 items-center gap-2">
+        <LinkState />
+        <button
+          type="button"
+          onClick={() => setOpen(true)}
+          className="flex min-h-11 items-center gap-2 rounded-lg px-2 font-semibold"
+        >
+          <BookOpenText aria-hidden size={20} />
+          <span className="max-sm:sr-only">Journal</span>{' '}
+          <span className="figures text-[15px]">{view.entries.length}</span>
+        </button>
+      </div>
+      <JournalSheet open={open} onClose={() => setOpen(false)} />
+    </header>
+  )
+}
+
+/** Whether what was done is with the server, on its way, or kept here. */
+function LinkState() {
+  const link = useJournal((state) => state.link)
+  const waiting = useJournal((state) => state.unsent.filter((batch) => batch.state === 'waiting').length)
+  const [Icon, words, tone] =
+    link === 'down'
+      ? [CloudOff, waiting > 0 ? `link down, ${waiting} not yet sent` : 'link down', 'text-lamp-ink']
+      : waiting > 0
+        ? [CloudUpload, `${waiting} not yet sent`, 'text-lamp-ink']
+        : [CircleCheck, 'saved', 'text-good']
+  return (
+    <p role="status" className={`flex items-center gap-1.5 font-semibold ${tone}`}>
+      <Icon aria-hidden size={19} />
+      <span className="text-[15px]">{words}</span>
+    </p>
+  )
+}

@@ -1,0 +1,182 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState, type FormEvent } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { Button } from '../ui/Button.tsx'
+import { Failed, Loading } from '../ui/states.tsx'
+import { fetchDossiers, openJob, type DossierRow } from './api.ts'
+
+export function NewJobPage() {
+  const dossiers = useQuery({ queryKey: ['dossiers'], queryFn: fetchDossiers })
+  return (
+    <main className="mx-auto w-full max-w-3xl px-4 py-6 lg:px-8">
+      <Link to="/" className="font-semibold underline underline-offset-4">
+        The yard
+      </Link>
+      <h1 className="mt-2 mb-5 text-3xl font-bold">New job</h1>
+      {dossiers.isPending && <Loading what="Looking which machines are known…" />}
+      {dossiers.isError && (
+        <Failed what="The machines cannot be shown">
+          <p>{dossiers.error.message}</p>
+        </Failed>
+      )}
+      {dossiers.data && <NewJobForm rows={dossiers.data} />}
+    </main>
+  )
+}
+
+function newest(rows: DossierRow[], kind: DossierRow['kind']): DossierRow[] {
+  const seen = new Set<string>()
+  return rows.filter((row) => row.kind === kind && !seen.has(row.id) && seen.add(row.id))
+}
+
+function NewJobForm({ rows }: { rows: DossierRow[] }) {
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  const machines = newest(rows, 'machine')
+  const kits = newest(rows, 'kit')
+  const [machineId, setMachine] = useState(machines.length === 1 ? machines[0].id : '')
+  const [variant, setVariant] = useState('')
+  const [kitId, setKit] = useState('')
+  const [title, setTitle] = useState('')
+  const machine = machines.find((row) => row.id === machineId)
+  const mutation = useMutation({
+    mutationFn: openJob,
+    onSuccess: async (job) => {
+      await client.invalidateQueries({ queryKey: ['jobs'] })
+      await navigate(`/job/${job.id}`)
+    },
+  })
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    mutation.mutate({
+      machine: { id: machineId, ...(variant ? { variant } : {}) },
+      kit: { id: kitId },
+      ...(title.trim() ? { title: title.trim() } : {}),
+    })
+  }
+  return (
+    <form onSubmit={submit} className="flex flex-col gap-6">
+      <Choice legend="Which machine?" name="machine" rows={machines} value={machineId} onChange={setMachine} />
+      {machine && machine.variants.length > 0 && (
+        <fieldset>
+          <legend className="mb-2 font-head text-xl font-bold">Which year?</legend>
+          <Option
+            name="variant"
+            value=""
+            chosen={variant}
+            onChange={setVariant}
+            title={machine.about}
+            hint="None of the signs below."
+          />
+          {machine.variants.map((item) => (
+            <Option
+              key={item.id}
+              name="variant"
+              value={item.id}
+              chosen={variant}
+              onChange={setVariant}
+              title={item.name}
+              hint={item.tells}
+            />
+          ))}
+        </fieldset>
+      )}
+      <Choice
+        legend="Which kit?"
+        name="kit"
+        rows={kits}
+        value={kitId}
+        onChange={setKit}
+        warn={(row) =>
+          machineId && row.fits.length > 0 && !row.fits.includes(machineId) ? 'Not made for this machine.' : null
+        }
+      />
+      <label className="flex flex-col gap-1">
+        <span className="font-head text-xl font-bold">What is it called in the yard?</span>
+        <span className="text-quiet">For example the hut and the year. May stay empty.</span>
+        <input value={title} maxLength={200} onChange={(event) => setTitle(event.target.value)} className="mt-1" />
+      </label>
+      {mutation.isError && (
+        <p role="alert" className="font-semibold text-stop">
+          {mutation.error.message}
+        </p>
+      )}
+      <Button
+        type="submit"
+        look="main"
+        className="self-start !px-8 !text-[19px]"
+        disabled={!machineId || !kitId || mutation.isPending}
+      >
+        Open the job
+      </Button>
+    </form>
+  )
+}
+
+function Choice({
+  legend,
+  name,
+  rows,
+  value,
+  onChange,
+  warn = () => null,
+}: {
+  legend: string
+  name: string
+  rows: DossierRow[]
+  value: string
+  onChange: (id: string) => void
+  warn?: (row: DossierRow) => string | null
+}) {
+  return (
+    <fieldset>
+      <legend className="mb-2 font-head text-xl font-bold">{legend}</legend>
+      {rows.map((row) => (
+        <Option
+          key={row.id}
+          name={name}
+          value={row.id}
+          chosen={value}
+          onChange={onChange}
+          title={row.name}
+          hint={[row.about, warn(row)].filter(Boolean).join('. ')}
+        />
+      ))}
+    </fieldset>
+  )
+}
+
+function Option({
+  name,
+  value,
+  chosen,
+  onChange,
+  title,
+  hint,
+}: {
+  name: string
+  value: string
+  chosen: string
+  onChange: (value: string) => void
+  title: string
+  hint: string
+}) {
+  return (
+    <label
+      className={`mb-2 flex cursor-pointer items-center gap-3 rounded-lg border-2 bg-paper px-4 py-3 ${chosen === value ? 'border-lamp' : 'border-line'}`}
+    >
+      <input
+        type="radio"
+        name={name}
+        value={value}
+        checked={chosen === value}
+        onChange={() => onChange(value)}
+        className="size-5 !min-h-0 accent-[var(--lamp)]"
+      />
+      <span>
+        <span className="block text-[18px] font-bold">{title}</span>
+        <span className="text-quiet">{hint}</span>
+      </span>
+    </label>
+  )
+}

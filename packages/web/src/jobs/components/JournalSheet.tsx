@@ -1,0 +1,91 @@
+import { format } from 'date-fns'
+import { Undo2, Redo2 } from 'lucide-react'
+import { useState } from 'react'
+import { Button } from '../../ui/Button.tsx'
+import { Sheet } from '../../ui/Sheet.tsx'
+import { useJournal } from '../journalStore.ts'
+import { useJob } from '../useJob.ts'
+import { entryWords } from '../words.ts'
+
+/** The journal, newest first, every entry with its way back. */
+export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const { entries, voided, dossiers, write, undo, state } = useJob()
+  const unsent = useJournal((store) => store.unsent)
+  const waiting = new Set(unsent.flatMap((batch) => batch.entries.map((entry) => entry.id)))
+  const held = new Map(state.held.map((item) => [item.entry, item.why]))
+  const undoneBy = new Map(
+    entries.flatMap((entry) => (entry.kind === 'undo' && !voided.has(entry.id) ? [[entry.undoes, entry.id]] : [])),
+  )
+  const [text, setText] = useState('')
+  const note = async () => {
+    if (text.trim() !== '' && (await write({ kind: 'note', text: text.trim() }))) setText('')
+  }
+  return (
+    <Sheet open={open} onClose={onClose} title="Journal" hint="Everything written down on this job, newest first." wide>
+      <form
+        className="mb-4 flex gap-2"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void note()
+        }}
+      >
+        <input
+          aria-label="A note"
+          placeholder="A note for the next person"
+          className="min-w-0 flex-1"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <Button type="submit">Write down</Button>
+      </form>
+      <ol className="divide-y divide-line-soft">
+        {[...entries].reverse().map((entry) => {
+          if (entry.kind === 'undo') return null
+          const gone = voided.has(entry.id)
+          const undoneWith = undoneBy.get(entry.id)
+          return (
+            <li key={entry.id} className="flex items-center gap-3 py-2">
+              <span className="figures w-[86px] shrink-0 text-[13px] text-quiet">
+                {format(new Date(entry.at ?? entry.receivedAt), 'd MMM HH:mm')}
+              </span>
+              <span className="min-w-0 flex-1">
+                <span className={gone ? 'text-quiet line-through' : ''}>{entryWords(entry, dossiers)}</span>
+                <span className="block text-[14px] text-quiet">
+                  {entry.by ?? 'nobody named'}
+                  {waiting.has(entry.id) && ' · not yet sent'}
+                  {held.has(entry.id) && ` · does not fit: ${held.get(entry.id)}`}
+                </span>
+              </span>
+              {gone && undoneWith ? (
+                <IconButton label="Bring back" onClick={() => void write({ kind: 'undo', undoes: undoneWith })}>
+                  <Redo2 aria-hidden size={19} />
+                </IconButton>
+              ) : (
+                !gone && (
+                  <IconButton label="Undo" onClick={() => void undo(entry.id)}>
+                    <Undo2 aria-hidden size={19} />
+                  </IconButton>
+                )
+              )}
+            </li>
+          )
+        })}
+      </ol>
+      {entries.length === 0 && <p className="text-quiet">Nothing yet. The first tick stands here.</p>}
+    </Sheet>
+  )
+}
+
+function IconButton({ label, onClick, children }: { label: string; onClick: () => void; children: React.ReactNode }) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      onClick={onClick}
+      className="grid size-11 shrink-0 place-items-center rounded-lg border-2 border-line"
+    >
+      {children}
+    </button>
+  )
+}

@@ -1,0 +1,25 @@
+import { stations, type Station } from '@tidy-badger/core/dossiers'
+import { useNavigate } from 'react-router'
+import { Button } from '../../ui/Button.tsx'
+import { KeyHint } from '../../ui/Stage.tsx'
+import { useKeys } from '../../ui/useKeys.ts'
+import { useJob } from '../useJob.ts'
+import { stationNames } from '../words.ts'
+
+/** Closes a station and goes on to the next. The main button of the dock when nothing is left to tick. */
+export function StationDoneButton({ station }: { station: Station }) {
+  const { state, write, job } = useJob()
+  const navigate = useNavigate()
+  const next = stations[stations.indexOf(station) + 1]
+  const go = async () => {
+    if (!(station in state.stationsDone) && !(await write({ kind: 'station-done', station }))) return
+    if (next) await navigate(`/job/${job.id}/${next}`)
+  }
+  useKeys({ Space: () => void go() })
+  return (
+    <Button look="main" onClick={() => void go()}>
+      {next ? `On to ${stationNames[next].toLowerCase()}` : 'Handed back'}
+      <KeyHint>space</KeyHint>
+    </Button>
+  )
+}

@@ -1,0 +1,23 @@
+import { create } from 'zustand'
+import { usePreferences } from '../platform/preferences.ts'
+
+interface PersonQuestion {
+  open: boolean
+  answer: (named: boolean) => void
+}
+
+export const usePersonQuestion = create<PersonQuestion>()(() => ({ open: false, answer: () => {} }))
+
+/** Asks once per device who is working. @returns false when the person would not say */
+export function askForPerson(): Promise<boolean> {
+  if (usePreferences.getState().person !== null) return Promise.resolve(true)
+  return new Promise((done) => {
+    usePersonQuestion.setState({
+      open: true,
+      answer: (named) => {
+        usePersonQuestion.setState({ open: false })
+        done(named)
+      },
+    })
+  })
+}

@@ -1,0 +1,106 @@
+import {
+  jobFindings,
+  openStops,
+  planOf,
+  replay,
+  stationProgress,
+  undoBatch,
+  voidedEntries,
+  type EntryBody,
+  type JobDossiers,
+  type JobFinding,
+  type JobState,
+  type JournalEntry,
+  type StationProgress,
+} from '@tidy-badger/core/jobs'
+import type { Match } from '@tidy-badger/core/wiring'
+import { createContext, useContext, useMemo } from 'react'
+import { toast } from 'sonner'
+import { append, entriesShown, useJournal } from './journalStore.ts'
+import type { JobWithDossiers } from './api.ts'
+import { askForPerson } from './personStore.ts'
+
+/** The open job, replayed, with all that follows from it. */
+export interface JobView {
+  job: JobWithDossiers
+  dossiers: JobDossiers
+  entries: JournalEntry[]
+  voided: Set<string>
+  state: JobState
+  plan: Match[]
+  findings: JobFinding[]
+  stops: JobFinding[]
+  progress: StationProgress[]
+  /** Writes entries down; says why when it cannot. @returns whether it was written */
+  write: (...bodies: EntryBody[]) => Promise<boolean>
+  undo: (entry: string) => Promise<boolean>
+}
+
+/** Replays the open job; null until its dossiers are here. */
+export function useJobView(): JobView | null {
+  const job = useJournal((state) => state.job)
+  const stored = useJournal((state) => state.entries)
+  const unsent = useJournal((state) => state.unsent)
+  const head = useJournal((state) => state.head)
+  return useMemo(() => {
+    if (!job) return null
+    const { dossiers } = job
+    const entries = entriesShown({ entries: stored, unsent, head })
+    const state = replay(dossiers, entries)
+    const plan = planOf(dossiers)
+    const findings = jobFindings(dossiers, state, plan)
+    return {
+      job,
+      dossiers,
+      entries,
+      voided: voidedEntries(entries),
+      state,
+      plan,
+      findings,
+      stops: openStops(findings),
+      progress: stationProgress(dossiers, state),
+      write: (...bodies) => write(dossiers, bodies),
+      undo: (entry) => undo(dossiers, entries, entry),
+    }
+  }, [job, stored, unsent, head])
+}
+
+export const JobContext = createContext<JobView | null>(null)
+
+export function useJob(): JobView {
+  const view = useContext(JobContext)
+  if (!view) throw new Error('jobs: useJob outside an open job')
+  return view
+}
+
+async function write(dossiers: JobDossiers, bodies: readonly EntryBody[]): Promise<boolean> {
+  if (!(await askForPerson())) return false
+  const result = await append(dossiers, bodies)
+  if (result.ok) return true
+  toast.error(result.message)
+  return false
+}
+
+async function undo(dossiers: JobDossiers, entries: readonly JournalEntry[], target: string): Promise<boolean> {
+  const batch = undoBatch(dossiers, entries, target)
+  if (batch.length > 1) {
+    return new Promise((done) => {
+      toast.warning(`${batch.length - 1} later ${batch.length === 2 ? 'entry stands' : 'entries stand'} on it.`, {
+        duration: 20_000,
+        action: {
+          label: `Undo all ${batch.length}`,
+          onClick: () =>
+            done(
+              write(
+                dossiers,
+                batch.map((undoes) => ({ kind: 'undo', undoes })),
+              ),
+            ),
+        },
+        onDismiss: () => done(false),
+        onAutoClose: () => done(false),
+      })
+    })
+  }
+  return write(dossiers, [{ kind: 'undo', undoes: target }])
+}

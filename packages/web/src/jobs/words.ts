@@ -1,0 +1,56 @@
+import type { Station } from '@tidy-badger/core/dossiers'
+import type { JobDossiers, NewEntry } from '@tidy-badger/core/jobs'
+import { targetWords } from '@tidy-badger/core/wiring'
+
+export const stationNames: Record<Station, string> = {
+  'take-in': 'Take in',
+  'check-kit': 'Check kit',
+  'make-safe': 'Make safe',
+  'open-up': 'Open up',
+  'lay-loom': 'Lay loom',
+  'hook-up': 'Hook up',
+  'tie-down': 'Tie down',
+  wake: 'Wake',
+  'close-up': 'Close up',
+  trim: 'Trim',
+  prove: 'Prove',
+  'hand-back': 'Hand back',
+}
+
+/** One line of the journal in words. */
+export function entryWords(entry: NewEntry, { machine, kit }: JobDossiers): string {
+  const end = (id: string) => kit.ends.find((item) => item.id === id)?.name ?? id
+  switch (entry.kind) {
+    case 'note':
+      return entry.text
+    case 'step-done':
+      return [...machine.steps, ...kit.steps].find((step) => step.id === entry.step)?.text ?? entry.step
+    case 'part-checked':
+      return `${kit.parts.find((part) => part.id === entry.part)?.name ?? entry.part}: ${entry.state}`
+    case 'reading':
+      return `${entry.quantity}: ${entry.value} ${entry.unit}`
+    case 'connected': {
+      const side =
+        'side' in entry.to && entry.to.side ? (entry.to.side === 'factory' ? ', factory half' : ', device half') : ''
+      return `${end(entry.kitEnd)} → ${targetWords(machine, entry.to, kit.ends)}${side}${entry.method ? `, ${entry.method}` : ''}`
+    }
+    case 'disconnected':
+      return `${end(entry.kitEnd)} taken off${entry.side ? ` (${entry.side} half)` : ''}`
+    case 'tugged':
+      return `${end(entry.kitEnd)} tugged`
+    case 'station-done':
+      return `${stationNames[entry.station]} done`
+    case 'stop-lifted':
+      return `Stop lifted: ${entry.reason}`
+    case 'setting':
+      return `${kit.settings.find((item) => item.id === entry.setting)?.name ?? entry.setting} set to ${entry.value}`
+    case 'log-imported':
+      return `Ride log ${entry.name}, ${entry.rows.toLocaleString('en')} rows`
+    case 'trim-accepted':
+      return `${entry.cells.length} trim cells accepted`
+    case 'trim-loaded':
+      return `Trim table read from ${entry.name}: ${entry.cells.length} cells changed`
+    case 'undo':
+      return 'Undone'
+  }
+}

@@ -1,0 +1,36 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+
+/** One unsent batch of a job, in the order it was made. */
+export interface Unsent {
+  key?: number
+  job: string
+  entries: unknown[]
+  /** Head the person saw. */
+  base: number
+  state: 'waiting' | 'refused'
+  problems: { code: string; message: string }[]
+}
+
+interface Tables extends DBSchema {
+  /** Last answers of the server, by path. */
+  answers: { key: string; value: unknown }
+  journals: { key: string; value: { head: number; entries: unknown[] } }
+  unsent: { key: number; value: Unsent; indexes: { job: string } }
+  /** Bytes of logs by hash. */
+  logs: { key: string; value: Blob }
+}
+
+let opened: Promise<IDBPDatabase<Tables>> | undefined
+
+/** What this device keeps, so that a reload or a lost link loses nothing. */
+export function deviceStore(): Promise<IDBPDatabase<Tables>> {
+  opened ??= openDB<Tables>('tidy-badger', 1, {
+    upgrade(db) {
+      db.createObjectStore('answers')
+      db.createObjectStore('journals')
+      db.createObjectStore('logs')
+      db.createObjectStore('unsent', { keyPath: 'key', autoIncrement: true }).createIndex('job', 'job')
+    },
+  })
+  return opened
+}

@@ -1,0 +1,27 @@
+import { useEffect, useRef } from 'react'
+
+/** Runs actions on single keys, unless somebody is typing or a sheet is open. Space leaves focused buttons alone. */
+export function useKeys(actions: Record<string, (() => void) | undefined>): void {
+  const latest = useRef(actions)
+  useEffect(() => {
+    latest.current = actions
+  })
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return
+      const target = event.target
+      if (target instanceof HTMLElement) {
+        if (target.closest('input, select, textarea, [role=dialog]')) return
+        if ((event.key === ' ' || event.key === 'Enter') && target.closest('button, a, [role=button], [role=tab]'))
+          return
+      }
+      const action =
+        latest.current[event.key === ' ' ? 'Space' : event.key.length === 1 ? event.key.toLowerCase() : event.key]
+      if (!action) return
+      event.preventDefault()
+      action()
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [])
+}

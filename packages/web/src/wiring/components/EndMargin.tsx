@@ -1,0 +1,123 @@
+import { asHeading, inSentence, wireAt, wireName, type KitEnd } from '@tidy-badger/core/dossiers'
+import { connectorLookalikes, targetWords, wireLookalikes } from '@tidy-badger/core/wiring'
+import { useState } from 'react'
+import { useJob } from '../../jobs/index.ts'
+import { Button } from '../../ui/Button.tsx'
+import { MarginCard } from '../../ui/MarginCard.tsx'
+import type { EndView } from '../selectors.ts'
+import { LiftStop } from './LiftStop.tsx'
+import { PlugFace } from './PlugFace.tsx'
+
+/** What concerns the end in hand alone: its finding, its plug, what it is not, how it opens, why here. */
+export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
+  const { dossiers } = useJob()
+  const { machine } = dossiers
+  const target = item.match?.target
+  const connector =
+    target && 'connector' in target ? machine.connectors.find((plug) => plug.id === target.connector) : undefined
+  const cavity = target && 'cavity' in target ? target.cavity : undefined
+  const wire = connector && cavity !== undefined ? wireAt(machine, connector.id, cavity) : undefined
+  const stud = target && 'stud' in target ? machine.studs.find((candidate) => candidate.id === target.stud) : undefined
+  const grave = item.findings.filter((finding) => finding.severity === 'stop')
+  const rest = item.findings.filter(
+    (finding) =>
+      finding.severity === 'fix' &&
+      finding.rule !== 'end-open' &&
+      finding.rule !== 'spare-open' &&
+      finding.rule !== 'port-open',
+  )
+  const looks = connector && cavity === undefined ? connectorLookalikes(machine, connector.id) : []
+  const wires = wire ? wireLookalikes(machine, wire) : []
+  return (
+    <>
+      {grave.map((finding) => (
+        <MarginCard
+          key={finding.key}
+          tone="stop"
+          title={finding.lifted ? `Stop, lifted by ${finding.lifted.by ?? 'somebody'}` : 'Stop'}
+          role="alert"
+        >
+          <p>{finding.reason}</p>
+          <p className="mt-1 font-semibold">{finding.remedy}</p>
+          {finding.liftable && !finding.lifted && <LiftStop finding={finding} />}
+        </MarginCard>
+      ))}
+      {connector && <PlugFace machine={machine} connector={connector} mark={cavity} />}
+      {stud && (
+        <MarginCard tone="data" title={`${stud.name}, M${stud.threadMm}`}>
+          {asHeading(stud.place)}.
+        </MarginCard>
+      )}
+      {connector && (
+        <MarginCard tone="data" title={asHeading(connector.place)}>
+          {item.end.type === 'inline-pair'
+            ? connector.lock.opens
+            : wire
+              ? `${wireName(wire.colour)}, ${wire.areaMm2} mm². Find it with the key on, join it with the battery off, prove it with the key on.`
+              : ''}
+        </MarginCard>
+      )}
+      {rest.map((finding) => (
+        <MarginCard key={finding.key} tone="lamp" title={finding.reason}>
+          {finding.remedy}
+        </MarginCard>
+      ))}
+      <Lookalikes
+        plugs={looks.map((look) => ({
+          name: machine.connectors.find((plug) => plug.id === look.connector)?.name ?? look.connector,
+          shared: look.shared,
+          telling: look.telling,
+        }))}
+        wires={wires.map((look) => ({
+          name: `${wireName(look.wire.colour)}, ${inSentence(targetWords(machine, look.where))}`,
+          shared: '',
+          telling: look.telling,
+        }))}
+      />
+      {item.match && (
+        <MarginCard tone="quiet" title="Why here">
+          {asHeading(item.match.reasons.join('; ')).replace(/\.?$/, '.')}
+          {item.match.second && item.match.second.target && (
+            <span className="text-quiet">
+              {' '}
+              Next best: {inSentence(targetWords(machine, item.match.second.target))}, clearly worse.
+            </span>
+          )}
+        </MarginCard>
+      )}
+      {after.length > 0 && (
+        <MarginCard tone="quiet" title="Ends still open after this">
+          {after.map((end) => end.name).join(', ')}.
+        </MarginCard>
+      )}
+    </>
+  )
+}
+
+interface Look {
+  name: string
+  shared: string
+  telling: string
+}
+
+/** The nearest lookalike in full; further ones a tap away. */
+function Lookalikes({ plugs, wires }: { plugs: Look[]; wires: Look[] }) {
+  const [all, setAll] = useState(false)
+  const looks = [...plugs, ...wires]
+  if (looks.length === 0) return null
+  return (
+    <MarginCard tone="lamp" title="Not this one">
+      {(all ? looks : looks.slice(0, 1)).map((look) => (
+        <p key={look.name} className="mb-1.5">
+          <strong>{look.name}</strong>
+          {look.shared && `: ${look.shared}`}. {look.telling}
+        </p>
+      ))}
+      {!all && looks.length > 1 && (
+        <Button look="quiet" className="!px-0" onClick={() => setAll(true)}>
+          {looks.length - 1} more that look like it
+        </Button>
+      )}
+    </MarginCard>
+  )
+}

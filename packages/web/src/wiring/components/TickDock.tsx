@@ -1,0 +1,74 @@
+import { inSentence } from '@tidy-badger/core/dossiers'
+import type { Tick } from '@tidy-badger/core/jobs'
+import { Check } from 'lucide-react'
+import { useJob } from '../../jobs/index.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Dock, KeyHint } from '../../ui/Stage.tsx'
+import { useKeys } from '../../ui/useKeys.ts'
+import type { EndView } from '../selectors.ts'
+
+/** The one thing to do with the end in hand, and its ticks in order. */
+export function TickDock({
+  item,
+  ticks,
+  onDeviate,
+  onNext,
+}: {
+  item: EndView
+  ticks: Tick[]
+  onDeviate: () => void
+  onNext: () => void
+}) {
+  const { write } = useJob()
+  const next = ticks.find((tick) => !tick.done)
+  const make = (tick: Tick) => void write(tick.makes).then((written) => written && tick === ticks.at(-1) && onNext())
+  const act = () => (next ? make(next) : onNext())
+  useKeys({ Space: act })
+  return (
+    <Dock
+      title={
+        <span className="flex flex-wrap items-center gap-3">
+          <span className="rounded-lg border-2 border-current px-2.5 py-0.5 font-text text-[16px] font-semibold">
+            battery off
+          </span>
+          {item.end.name}: {inSentence(item.place)}
+          {item.looks && `, ${item.looks}`}
+        </span>
+      }
+      actions={
+        <>
+          <Button look="dock" onClick={onDeviate}>
+            Not like this
+            <KeyHint>N</KeyHint>
+          </Button>
+          <Button look="main" onClick={act}>
+            {next?.id === 'take-off' ? 'Taken off' : next ? 'Next tick' : 'Next end'}
+            <KeyHint>space</KeyHint>
+          </Button>
+        </>
+      }
+    >
+      <ol className="mt-3 flex flex-wrap gap-2.5">
+        {ticks.map((tick) => (
+          <li key={tick.id} className="min-w-0 flex-1 basis-52">
+            <button
+              type="button"
+              aria-pressed={tick.done}
+              disabled={tick.done}
+              onClick={() => make(tick)}
+              className={`flex min-h-[54px] w-full items-center gap-3 rounded-lg border-2 px-3 py-2 text-left text-[16.5px] leading-tight font-semibold disabled:opacity-100 ${tick === next ? 'border-lamp' : 'border-dock-quiet'}`}
+            >
+              <span
+                aria-hidden
+                className={`grid size-6 shrink-0 place-items-center rounded border-2 ${tick.done ? 'border-lamp bg-lamp text-[#15181a]' : 'border-current'}`}
+              >
+                {tick.done && <Check size={17} strokeWidth={3.8} />}
+              </span>
+              {tick.label}
+            </button>
+          </li>
+        ))}
+      </ol>
+    </Dock>
+  )
+}

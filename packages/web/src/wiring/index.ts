@@ -1,0 +1,2 @@
+export { HookUpPage } from './HookUpPage.tsx'
+export { WireChip } from './Wire.tsx'

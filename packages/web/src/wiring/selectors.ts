@@ -1,0 +1,60 @@
+import type { KitEnd, WireColour } from '@tidy-badger/core/dossiers'
+import { planTicks, type JobFinding } from '@tidy-badger/core/jobs'
+import { pinCount, targetWords, type Match } from '@tidy-badger/core/wiring'
+import type { JobView } from '../jobs/index.ts'
+
+/** One end of the loom as the hook-up shows it. */
+export interface EndView {
+  end: KitEnd
+  match: Match | undefined
+  status: 'done' | 'open' | 'stop'
+  ticked: number
+  ticks: number
+  place: string
+  /** Shell and pins of the plug it goes to, for the eye; '' where there is none. */
+  looks: string
+  findings: JobFinding[]
+  colours: WireColour[]
+}
+
+export function endViews(view: JobView): EndView[] {
+  const { machine, kit } = view.dossiers
+  return kit.ends.map((end) => {
+    const match = view.plan.find((candidate) => candidate.kitEnd === end.id)
+    const ticks = planTicks(view.dossiers, view.state, end, match)
+    const findings = view.findings.filter((finding) => finding.at.kitEnd === end.id)
+    const stopped = findings.some(
+      (finding) => finding.severity === 'stop' && !finding.lifted && finding.rule !== 'pair-one-side',
+    )
+    const done = ticks.every((tick) => tick.done)
+    return {
+      end,
+      match,
+      status: stopped ? 'stop' : done ? 'done' : 'open',
+      ticked: ticks.filter((tick) => tick.done).length,
+      ticks: ticks.length,
+      place: match?.target ? targetWords(machine, match.target, kit.ends) : 'not used here: cap it',
+      looks: looksOf(view, match),
+      findings,
+      colours: coloursOf(end),
+    }
+  })
+}
+
+function looksOf(view: JobView, match: Match | undefined): string {
+  const target = match?.target
+  if (!target || !('connector' in target) || 'cavity' in target) return ''
+  const connector = view.dossiers.machine.connectors.find((plug) => plug.id === target.connector)
+  return connector ? `${connector.shell.colour} ${pinCount(connector)}-pin` : ''
+}
+
+function coloursOf(end: KitEnd): WireColour[] {
+  switch (end.type) {
+    case 'inline-pair':
+      return end.lines.map((line) => line.colour)
+    case 'port':
+      return [{ base: 'grey' }]
+    default:
+      return [end.colour]
+  }
+}

@@ -1,0 +1,32 @@
+import tailwindcss from '@tailwindcss/vite'
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
+
+export default defineConfig({
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: null,
+      manifest: {
+        name: 'Tidy Badger',
+        short_name: 'Tidy Badger',
+        display: 'standalone',
+        background_color: '#f4f4ef',
+        theme_color: '#15181a',
+        icons: [{ src: '/badger.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
+      },
+    }),
+  ],
+  worker: { format: 'es' },
+  build: { target: 'es2022', sourcemap: false },
+  server: { proxy: { '/api': { target: 'http://127.0.0.1:4310', ws: true } } },
+})

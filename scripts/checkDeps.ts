@@ -1,0 +1,70 @@
+import { cruise, type ICruiseResult } from 'dependency-cruiser'
+import { mkdir, rm, writeFile } from 'node:fs/promises'
+import { createRequire } from 'node:module'
+import { readdirSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+const root = fileURLToPath(new URL('..', import.meta.url))
+process.chdir(root)
+const config = createRequire(import.meta.url)('../.dependency-cruiser.cjs')
+
+async function look(): Promise<ICruiseResult> {
+  const { output } = await cruise(['packages'], {
+    ...config.options,
+    ruleSet: { forbidden: config.forbidden },
+    validate: true,
+  })
+  if (typeof output === 'string') throw new Error('the cruiser gave text where a result was wanted')
+  return output
+}
+
+/** Wrong imports, one per rule, each planted in a file of its own while the rules are tried. */
+const planted: [string, string, string][] = [
+  ['core-is-alone', 'packages/core/src/wiring/planted1.ts', "import '../../../server/src/platform/config.ts'"],
+  ['core-has-no-node', 'packages/core/src/wiring/planted2.ts', "import 'node:fs'"],
+  ['server-not-web', 'packages/server/src/jobs/planted3.ts', "import '../../../web/src/jobs/words.ts'"],
+  ['web-not-server', 'packages/web/src/jobs/planted4.ts', "import '../../../server/src/platform/config.ts'"],
+  ['front-door-only', 'packages/core/src/handover/planted5.ts', "import '../wiring/places.ts'"],
+  ['shared-core-alone', 'packages/core/src/shared/planted6.ts', "import '../wiring/index.ts'"],
+  ['below-knows-no-capability', 'packages/web/src/ui/planted7.ts', "import '../jobs/index.ts'"],
+  ['cases-only-in-tests', 'packages/core/src/wiring/planted8.ts', "import './gorseCase.ts'"],
+  ['sql-only-in-repositories', 'packages/server/src/jobs/planted9.ts', "import 'drizzle-orm'"],
+  ['core-has-no-interface', 'packages/core/src/wiring/planted10.ts', "import 'fastify'"],
+]
+
+function violations(result: ICruiseResult): string[] {
+  return result.summary.violations.map((violation) => `${violation.rule.name}: ${violation.from} → ${violation.to}`)
+}
+
+const files = ['core', 'server', 'web'].flatMap((name) =>
+  readdirSync(join(root, 'packages', name, 'src'), { recursive: true, encoding: 'utf8' })
+    .filter((file) => /\.tsx?$/.test(file))
+    .map((file) => `packages/${name}/src/${file}`),
+)
+const result = await look()
+const cruised = new Set(result.modules.map((module) => module.source))
+const missed = files.filter((file) => !cruised.has(file))
+const problems = violations(result)
+if (missed.length > 0) problems.push(`not looked at: ${missed.join(', ')}`)
+
+try {
+  for (const [, path, text] of planted) {
+    await mkdir(dirname(join(root, path)), { recursive: true })
+    await writeFile(join(root, path), `${text}\n`)
+  }
+  const bitten = (await look()).summary.violations
+  for (const [rule, path] of planted)
+    if (!bitten.some((violation) => violation.rule.name === rule && violation.from === path))
+      problems.push(`the rule ${rule} does not bite: a planted violation in ${path} went unseen`)
+} finally {
+  for (const [, path] of planted) await rm(join(root, path), { force: true })
+}
+
+for (const problem of problems) console.error(problem)
+console.log(
+  problems.length === 0
+    ? `import direction: ${cruised.size} modules, ${config.forbidden.length} rules, all bite`
+    : `${problems.length} problems`,
+)
+process.exit(problems.length === 0 ? 0 : 1)

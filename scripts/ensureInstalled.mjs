@@ -1,0 +1,22 @@
+// Installs what a fresh clone lacks: the packages of the lockfile, and, with --browser, Debian's Chromium.
+import { execSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+
+process.chdir(fileURLToPath(new URL('..', import.meta.url)))
+const run = (command) => execSync(command, { stdio: 'inherit' })
+
+const mark = 'node_modules/.tidy-badger-lock'
+const wanted = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex')
+if (!existsSync(mark) || readFileSync(mark, 'utf8') !== wanted) {
+  console.log('Installing packages…')
+  run('npm ci --no-audit --no-fund --loglevel=error')
+  mkdirSync('node_modules', { recursive: true })
+  writeFileSync(mark, wanted)
+}
+
+if (process.argv.includes('--browser') && !existsSync('/usr/bin/chromium')) {
+  console.log('Installing Chromium…')
+  run('apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq chromium > /dev/null')
+}
