@@ -1,3 +1,6 @@
+import { cp, mkdtemp } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { runApp } from './support/runApp.ts'
 import { expect, test } from './support/fixtures.ts'
 
@@ -36,11 +39,14 @@ test('a second process on the same folder is refused in one sentence', async () 
   await app.stop()
 })
 
-test('starting the demo again changes nothing that the user made', async ({ app }) => {
-  await post(`${app.url}/api/jobs/demo-hut-7/journal`, { entries: [{ id: 'mine', kind: 'note', text: 'mine' }] })
-  const before = await (await fetch(`${app.url}/api/jobs`)).json()
-  await app.kill()
-  const again = await runApp({ folder: app.folder, demo: true })
+test('starting the demo again changes nothing that the user made', async () => {
+  const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-again-'))
+  await cp(process.env.TIDY_BADGER_YARD ?? '', folder, { recursive: true })
+  const first = await runApp({ folder })
+  await post(`${first.url}/api/jobs/demo-hut-7/journal`, { entries: [{ id: 'mine', kind: 'note', text: 'mine' }] })
+  const before = await (await fetch(`${first.url}/api/jobs`)).json()
+  await first.kill()
+  const again = await runApp({ folder, demo: true })
   expect(await (await fetch(`${again.url}/api/jobs`)).json()).toEqual(before)
-  await again.end()
+  await again.stop()
 })

@@ -3,11 +3,13 @@ import { expect, journalOf, named, saved, test, watch } from './support/fixtures
 test('with the link cut one works on, reloads, and loses nothing; two people on one job', async ({
   page,
   app,
+  copy,
   browser,
   cutting,
   context,
 }) => {
-  await page.goto('/job/demo-hut-7/hook-up')
+  const id = await copy('demo-hut-7')
+  await page.goto(`/job/${id}/hook-up`)
   await expect(page.getByRole('heading', { name: '3 of 7 ends connected' })).toBeVisible()
   await page.evaluate(() => navigator.serviceWorker.ready)
   await page.reload()
@@ -17,7 +19,7 @@ test('with the link cut one works on, reloads, and loses nothing; two people on 
   const other = await theirs.newPage()
   const otherErrors = watch(other, { link: false })
   await named(other, 'Tomas')
-  await other.goto('/job/demo-hut-7/hook-up')
+  await other.goto(`/job/${id}/hook-up`)
 
   cutting.link = true
   await context.setOffline(true)
@@ -44,7 +46,7 @@ test('with the link cut one works on, reloads, and loses nothing; two people on 
   await expect(page.getByRole('heading', { name: '5 of 7 ends connected' })).toBeVisible()
   await expect(other.getByRole('heading', { name: '5 of 7 ends connected' })).toBeVisible()
 
-  const entries = await journalOf(app, 'demo-hut-7')
+  const entries = await journalOf(app, id)
   expect(entries.slice(38).map((entry) => [entry.by, entry.kind])).toEqual([
     ['Tomas', 'connected'],
     ['Tomas', 'note'],
@@ -59,17 +61,19 @@ test('with the link cut one works on, reloads, and loses nothing; two people on 
 test('a setting chosen offline that somebody else changed meanwhile is shown, not lost', async ({
   page,
   app,
+  copy,
   cutting,
   context,
 }) => {
-  await page.goto('/job/demo-hut-7/wake')
+  const id = await copy('demo-hut-7')
+  await page.goto(`/job/${id}/wake`)
   await expect(page.getByLabel('Map in use')).toBeVisible()
   cutting.link = true
   await context.setOffline(true)
   await page.getByLabel('Map in use').selectOption('A')
   await page.getByRole('listitem').filter({ hasText: 'Map in use' }).getByRole('button', { name: 'Set' }).click()
   await expect(page.getByText('link down, 1 not yet sent')).toBeVisible()
-  const answer = await fetch(`${app.url}/api/jobs/demo-hut-7/journal`, {
+  const answer = await fetch(`${app.url}/api/jobs/${id}/journal`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({
@@ -84,6 +88,6 @@ test('a setting chosen offline that somebody else changed meanwhile is shown, no
   await page.getByRole('button', { name: 'Keep it as a note' }).click()
   await expect(page.getByText('Not taken')).toHaveCount(0)
   await saved(page)
-  const entries = await journalOf(app, 'demo-hut-7')
+  const entries = await journalOf(app, id)
   expect(entries.at(-1)?.text).toContain('Map in use set to A')
 })

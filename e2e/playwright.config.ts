@@ -15,7 +15,6 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions,
-    trace: 'retain-on-failure',
     actionTimeout: 15_000,
   },
 })

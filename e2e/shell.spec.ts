@@ -48,7 +48,8 @@ for (const theme of ['light', 'dark', 'strong'] as const)
     await expectAccessible(page)
   })
 
-test('a phone: nothing runs off the side, the next tick is in reach', async ({ page }) => {
+test('a phone: nothing runs off the side, the next tick is in reach', async ({ page, copy }) => {
+  const id = await copy('demo-hut-7')
   await page.setViewportSize({ width: 360, height: 740 })
   for (const path of ['/', '/new', ...stations.map((station) => `/job/demo-hut-7/${station}`)]) {
     await page.goto(path)
@@ -56,15 +57,16 @@ test('a phone: nothing runs off the side, the next tick is in reach', async ({ p
     const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
     expect(over, path).toBeLessThanOrEqual(0)
   }
-  await page.goto('/job/demo-hut-7/hook-up')
+  await page.goto(`/job/${id}/hook-up`)
   await page.getByRole('button', { name: /Next tick/ }).click()
   await saved(page)
 })
 
-test('who is working is asked once, at the first thing written down', async ({ browser, app }) => {
+test('who is working is asked once, at the first thing written down', async ({ browser, app, copy }) => {
+  const id = await copy('demo-hut-7')
   const context = await browser.newContext({ baseURL: app.url })
   const page = await context.newPage()
-  await page.goto('/job/demo-hut-7/hook-up')
+  await page.goto(`/job/${id}/hook-up`)
   await page.getByRole('button', { name: /Next tick/ }).click()
   await page.getByLabel('Name').fill('Ilse')
   await page.getByRole('button', { name: 'That is me' }).click()
@@ -74,13 +76,15 @@ test('who is working is asked once, at the first thing written down', async ({ b
   await context.close()
 })
 
-test('steps, readings out of range, missing parts', async ({ page }) => {
-  await page.goto('/job/demo-guest-house/check-kit')
+test('steps, readings out of range, missing parts', async ({ page, copy }) => {
+  const id = await copy('demo-guest-house')
+  await page.goto(`/job/${id}/check-kit`)
   await expect(page.getByText('Bus terminator is missing')).toBeVisible()
   await page.getByRole('group', { name: 'Bus terminator' }).getByRole('button', { name: 'present' }).click()
   await expect(page.getByText('Bus terminator is missing')).toHaveCount(0)
 
-  await page.goto('/job/demo-guest-house/make-safe')
+  await page.goto(`/job/${id}/make-safe`)
+  await expect(page.getByRole('heading', { name: /^Key on: read the fault codes/ })).toBeVisible()
   await page.keyboard.press('Space')
   await expect(page.getByRole('heading', { name: 'Measure the battery at rest, key off.' })).toBeVisible()
   await page.keyboard.press('Space')

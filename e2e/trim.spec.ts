@@ -7,14 +7,16 @@ const file = (name: string, text: string | Buffer) => ({ name, mimeType: 'text/c
 test('a 60-minute 20 Hz log with decimal commas earns cells; some are refused, the rest accepted', async ({
   page,
   app,
+  copy,
 }) => {
+  const id = await copy('demo-hut-7')
   const ride = simulateRide(quadEngine, { seed: 77, minutes: 60, rateHz: 20 })
   const csv = rideCsv(ride, {
     separator: ';',
     decimal: ',',
     header: ['Zeit (s)', 'Drehzahl', 'Drosselklappe (%)', 'AFR', 'Kühlmittel (°C)'],
   })
-  await page.goto('/job/demo-hut-7/trim')
+  await page.goto(`/job/${id}/trim`)
   await expect(page.getByRole('heading', { name: 'No ride yet' })).toBeVisible()
   await page.getByLabel('Ride log file').setInputFiles(file('long ride.csv', csv))
   await expect(page.getByText('“Drosselklappe (%)”, in %')).toBeVisible()
@@ -34,7 +36,7 @@ test('a 60-minute 20 Hz log with decimal commas earns cells; some are refused, t
   await page.keyboard.press('a')
   await expect(page.getByRole('heading', { name: 'This ride has been used' })).toBeVisible({ timeout: 30_000 })
   await saved(page)
-  const entries = await journalOf(app, 'demo-hut-7')
+  const entries = await journalOf(app, id)
   expect(entries.slice(38).map((entry) => entry.kind)).toEqual(['log-imported', 'trim-accepted'])
 
   await page.getByRole('tab', { name: 'History' }).click()
@@ -54,9 +56,10 @@ test('the review: used rows, reasons, the ride as a chart', async ({ page }) => 
   await expectAccessible(page)
 })
 
-test('cancel ends the work at once and changes nothing', async ({ page, app }) => {
+test('cancel ends the work at once and changes nothing', async ({ page, app, copy }) => {
+  const id = await copy('demo-hut-7')
   const ride = simulateRide(quadEngine, { seed: 78, minutes: 120, rateHz: 50, startCoolantC: 80 })
-  await page.goto('/job/demo-hut-7/trim')
+  await page.goto(`/job/${id}/trim`)
   await page.getByLabel('Ride log file').setInputFiles(file('huge.csv', rideCsv(ride)))
   await page.getByRole('button', { name: 'Take it in' }).click({ timeout: 30_000 })
   await page.getByRole('status').getByRole('button', { name: 'Cancel' }).click()
@@ -64,7 +67,7 @@ test('cancel ends the work at once and changes nothing', async ({ page, app }) =
   await page.getByRole('button', { name: 'Work it out again' }).click()
   await expect(page.getByText(/of 360,000 rows used/)).toBeVisible({ timeout: 40_000 })
   await saved(page)
-  const entries = await journalOf(app, 'demo-hut-7')
+  const entries = await journalOf(app, id)
   expect(entries.slice(38).map((entry) => entry.kind)).toEqual(['log-imported'])
 })
 

@@ -5,22 +5,45 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { runApp, type RunningApp } from './runApp.ts'
 
-interface Fixtures {
+interface WorkerFixtures {
+  /** One server per worker, on a copy of the demo yard. */
   app: RunningApp
+}
+
+interface Fixtures {
+  /** Opens a copy of a demo job for one test alone. @returns its id */
+  copy: (demo: string) => Promise<string>
   /** A page of somebody called Runa that fails its test on any error in its console. */
   page: Page
   /** Says that the link will be cut: the browser's own words about failed requests are then expected. */
   cutting: { link: boolean }
 }
 
-/** Tests on a server of their own with the demo yard. */
-export const test = base.extend<Fixtures>({
-  app: async ({}, use) => {
-    const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-e2e-'))
-    await cp(process.env.TIDY_BADGER_YARD ?? '', folder, { recursive: true })
-    const app = await runApp({ folder })
-    await use(app)
-    await app.stop()
+let copies = 0
+
+export const test = base.extend<Fixtures, WorkerFixtures>({
+  app: [
+    async ({}, use) => {
+      const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-e2e-'))
+      await cp(process.env.TIDY_BADGER_YARD ?? '', folder, { recursive: true })
+      const app = await runApp({ folder })
+      await use(app)
+      await app.stop()
+    },
+    { scope: 'worker' },
+  ],
+  copy: async ({ app }, use) => {
+    await use(async (demo) => {
+      const file = await (await fetch(`${app.url}/api/jobs/${demo}/export`)).json()
+      const id = `${demo}-copy-${process.pid}-${copies++}`
+      const job = { ...file.job, id, origin: id, title: `${file.job.title} (${id})` }
+      const answer = await fetch(`${app.url}/api/jobs/import`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ ...file, job }),
+      })
+      return (await answer.json()).id
+    })
   },
   cutting: async ({}, use) => use({ link: false }),
   baseURL: async ({ app }, use) => use(app.url),

@@ -1,5 +1,5 @@
 import { createBrowserRouter, Link, Outlet } from 'react-router'
-import { JobIndex, JobLayout, NewJobPage, PersonQuestion, YardPage } from '../jobs/index.ts'
+import { ConfirmQuestion, JobIndex, JobLayout, NewJobPage, PersonQuestion, YardPage } from '../jobs/index.ts'
 import { Empty, Stripes } from '../ui/states.tsx'
 import { CommandButton, CommandList } from './CommandList.tsx'
 import { StationPage } from './StationPage.tsx'
@@ -10,6 +10,7 @@ function Root() {
       <Outlet />
       <CommandList />
       <PersonQuestion />
+      <ConfirmQuestion />
     </>
   )
 }
@@ -41,11 +42,14 @@ export const router = createBrowserRouter([
           {
             path: '*',
             element: (
-              <Empty title="There is nothing here">
-                <Link to="/" className="font-semibold underline">
-                  Back to the yard
-                </Link>
-              </Empty>
+              <main>
+                <h1 className="sr-only">Nothing at this address</h1>
+                <Empty title="There is nothing here">
+                  <Link to="/" className="font-semibold underline">
+                    Back to the yard
+                  </Link>
+                </Empty>
+              </main>
             ),
           },
         ],

@@ -86,6 +86,7 @@ export function TrimPage() {
     <Stage
       picture={
         <Tabs.Root value={tab} onValueChange={setTab}>
+          <h2 className="sr-only">Trim</h2>
           <div className="mb-3 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
             <Tabs.List aria-label="Views of the ride" className="flex gap-1">
               {[

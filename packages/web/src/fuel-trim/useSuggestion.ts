@@ -26,11 +26,12 @@ export function useSuggestion(log: ImportedLog | undefined, attempt: number): Su
   useEffect(() => {
     if (!log) return
     let running: Running<FitOutcome> | undefined
-    let stale = false
-    const show = (value: SuggestionState) => !stale && setResult({ key, value })
+    let over = false
+    const show = (value: SuggestionState) => !over && setResult({ key, value })
     const cancel = () => {
-      running?.cancel()
       show({ kind: 'cancelled' })
+      over = true
+      running?.cancel()
     }
     const work = async () => {
       const { machine, kit } = dossiers
@@ -44,7 +45,7 @@ export function useSuggestion(log: ImportedLog | undefined, attempt: number): Su
       }
       show({ kind: 'working', share: 0, stage: 'fetching the log', cancel })
       const bytes = await logBytes(log.log)
-      if (stale) return
+      if (over) return
       running = fitLog(bytes, log.mapping, machine.engine.stoichAfr, problem, (share, stage) =>
         show({ kind: 'working', share, stage, cancel }),
       )
@@ -59,7 +60,7 @@ export function useSuggestion(log: ImportedLog | undefined, attempt: number): Su
       })
     })
     return () => {
-      stale = true
+      over = true
       running?.cancel()
     }
     // The key names everything the fit depends on; state and dossiers are read through it.

@@ -61,7 +61,7 @@ function Spine({ view }: { view: JobView }) {
   return (
     <nav
       aria-label="Stations"
-      className="no-print flex shrink-0 bg-spine text-spine-ink max-md:items-center max-md:overflow-x-auto md:w-[150px] md:flex-col md:overflow-y-auto md:pb-4"
+      className="no-print relative flex shrink-0 bg-spine text-spine-ink max-md:items-center max-md:overflow-x-auto md:w-[150px] md:flex-col md:overflow-y-auto md:pb-4"
     >
       <Link
         to="/"

@@ -16,6 +16,7 @@ import {
 import type { Match } from '@tidy-badger/core/wiring'
 import { createContext, useContext, useMemo } from 'react'
 import { toast } from 'sonner'
+import { confirm } from './confirmStore.ts'
 import { append, entriesShown, useJournal } from './journalStore.ts'
 import type { JobWithDossiers } from './api.ts'
 import { askForPerson } from './personStore.ts'
@@ -83,24 +84,17 @@ async function write(dossiers: JobDossiers, bodies: readonly EntryBody[]): Promi
 
 async function undo(dossiers: JobDossiers, entries: readonly JournalEntry[], target: string): Promise<boolean> {
   const batch = undoBatch(dossiers, entries, target)
-  if (batch.length > 1) {
-    return new Promise((done) => {
-      toast.warning(`${batch.length - 1} later ${batch.length === 2 ? 'entry stands' : 'entries stand'} on it.`, {
-        duration: 20_000,
-        action: {
-          label: `Undo all ${batch.length}`,
-          onClick: () =>
-            done(
-              write(
-                dossiers,
-                batch.map((undoes) => ({ kind: 'undo', undoes })),
-              ),
-            ),
-        },
-        onDismiss: () => done(false),
-        onAutoClose: () => done(false),
-      })
-    })
-  }
-  return write(dossiers, [{ kind: 'undo', undoes: target }])
+  const others = batch.length - 1
+  if (
+    others > 0 &&
+    !(await confirm(
+      `${others} later ${others === 1 ? 'entry stands' : 'entries stand'} on it. Undo ${others === 1 ? 'both' : 'all of them'}?`,
+      `Undo all ${batch.length}`,
+    ))
+  )
+    return false
+  return write(
+    dossiers,
+    batch.map((undoes) => ({ kind: 'undo', undoes })),
+  )
 }

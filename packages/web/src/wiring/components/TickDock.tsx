@@ -1,6 +1,7 @@
 import { inSentence } from '@tidy-badger/core/dossiers'
 import type { Tick } from '@tidy-badger/core/jobs'
 import { Check } from 'lucide-react'
+import { useRef } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dock, KeyHint } from '../../ui/Stage.tsx'
@@ -21,7 +22,15 @@ export function TickDock({
 }) {
   const { write } = useJob()
   const next = ticks.find((tick) => !tick.done)
-  const make = (tick: Tick) => void write(tick.makes).then((written) => written && tick === ticks.at(-1) && onNext())
+  const busy = useRef(false)
+  const make = (tick: Tick) => {
+    if (busy.current) return
+    busy.current = true
+    void write(tick.makes).then((written) => {
+      busy.current = false
+      if (written && tick === ticks.at(-1)) onNext()
+    })
+  }
   const act = () => (next ? make(next) : onNext())
   useKeys({ Space: act })
   return (
