@@ -80,7 +80,7 @@ test('the stop found in the yard is shown first, and a reload loses nothing', as
   const id = await copy('demo-ropeway')
   await page.goto('/')
   await expect(page.getByRole('listitem').first()).toContainText('Stop: The two halves of the injector pair')
-  await page.getByRole('link', { name: new RegExp(id) }).click()
+  await page.locator(`a[href="/job/${id}"]`).click()
   await page.getByRole('button', { name: /Taken off/ }).click()
   await expect(page.getByRole('heading', { name: '0 of 7 ends connected' })).toBeVisible()
   await page.getByRole('button', { name: 'Factory plug into loom end A' }).click()

@@ -82,6 +82,7 @@ test('papers: a PDF, and the trim table as CSV', async () => {
   const pdf = await app.server.inject(`/api/jobs/${id}/handback.pdf`)
   expect(pdf.headers['content-type']).toBe('application/pdf')
   expect(pdf.rawPayload.subarray(0, 5).toString()).toBe('%PDF-')
+  expect((await app.server.inject(`/api/jobs/${id}`)).statusCode, 'the paper leaves the job as it was').toBe(200)
   const csv = await app.server.inject(`/api/jobs/${id}/trim.csv`)
   expect(csv.body.split('\n')).toHaveLength(10)
 })

@@ -116,6 +116,7 @@ async function seedJob(rooms: Rooms, service: JobService, demo: DemoJob): Promis
       await takeRide(rooms, job, writer, seed, i + 1, demo.lastAccepted || i < demo.rides.length - 1)
   if (demo.reached === 'hook-up' && demo.more.length === 0)
     for (const body of ['injector', 'coil', 'ground'].flatMap((end) => ticksOf(job, end))) writer.add(body)
+  if (demo.reached === 'hand-back') for (const body of stationWork(job, 'hand-back')) writer.add(body)
   for (const body of demo.more) writer.add(body)
   await service.append(job.row.id, undefined, writer.entries)
 }

@@ -18,7 +18,9 @@ pdfmake.setUrlAccessPolicy(() => false)
 pdfmake.setLocalAccessPolicy((path: string) => path.endsWith('.woff'))
 
 /** The hand-back paper as a PDF, A4. */
-export async function sheetPdf(sheet: HandbackSheet, madeAt: string): Promise<Buffer> {
+export async function sheetPdf(given: HandbackSheet, madeAt: string): Promise<Buffer> {
+  // The PDF maker writes into the lists it is given, and these are the job's own.
+  const sheet = structuredClone(given)
   const document: TDocumentDefinitions = {
     pageSize: 'A4',
     pageMargins: [40, 44, 40, 50],
@@ -52,8 +54,10 @@ export async function sheetPdf(sheet: HandbackSheet, madeAt: string): Promise<Bu
           ],
         },
       },
-      section('Trim table in force, % (throttle % across, rpm down)'),
-      trimTable(sheet.trim),
+      {
+        unbreakable: true,
+        stack: [section('Trim table in force, % (throttle % across, rpm down)'), trimTable(sheet.trim)],
+      },
       {
         text:
           sheet.trim.madeFrom.length > 0
@@ -108,7 +112,7 @@ function connectionTable(connections: SheetConnection[]): Content {
     table: {
       headerRows: 1,
       dontBreakRows: true,
-      widths: [16, 74, 122, '*', 60],
+      widths: [14, 70, 128, '*', 44],
       body: [
         heads('', 'loom end', 'where', 'cavity and wire', 'by'),
         ...connections.map((connection): TableCell[] => [
@@ -119,7 +123,7 @@ function connectionTable(connections: SheetConnection[]): Content {
             stack: connection.wires.map((wire): Content => ({
               columns: [
                 { text: String(wire.cavity), font: 'Mono', width: 12 },
-                { svg: swatch(wire.colour), width: 26 },
+                { svg: swatch(wire.colour), width: 30 },
                 { text: ` ${wire.name}, ${wire.does}`, width: '*' },
               ],
             })),

@@ -1,7 +1,7 @@
 import { stations, type Station } from '@tidy-badger/core/dossiers'
 import { BookOpenText, CircleCheck, CloudOff, CloudUpload, House } from 'lucide-react'
-import { useEffect, useState } from 'react'
-import { Link, Navigate, NavLink, Outlet, useParams } from 'react-router'
+import { useEffect, useRef, useState } from 'react'
+import { Link, Navigate, NavLink, Outlet, useLocation, useParams } from 'react-router'
 import { Failed, Loading, Stripes } from '../ui/states.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { JournalSheet } from './components/JournalSheet.tsx'
@@ -58,8 +58,15 @@ export function JobIndex() {
 
 /** The job's stations in working order; the one broad light stripe is where you are. */
 function Spine({ view }: { view: JobView }) {
+  const strip = useRef<HTMLElement>(null)
+  const { pathname } = useLocation()
+  useEffect(() => {
+    const here = strip.current?.querySelector<HTMLElement>('[aria-current=page]')
+    if (here && strip.current) strip.current.scrollLeft = here.offsetLeft - 60
+  }, [pathname])
   return (
     <nav
+      ref={strip}
       aria-label="Stations"
       className="no-print relative flex shrink-0 bg-spine text-spine-ink max-md:items-center max-md:overflow-x-auto md:w-[150px] md:flex-col md:overflow-y-auto md:pb-4"
     >

@@ -12,8 +12,8 @@ export function useKeys(actions: Record<string, (() => void) | undefined>): void
       const target = event.target
       if (target instanceof HTMLElement) {
         if (target.closest('input, select, textarea, [role=dialog]')) return
-        if ((event.key === ' ' || event.key === 'Enter') && target.closest('button, a, [role=button], [role=tab]'))
-          return
+        if (event.key === ' ' && target.closest('button, [role=button], [role=tab]')) return
+        if (event.key === 'Enter' && target.closest('button, a, [role=button], [role=tab]')) return
       }
       const action =
         latest.current[event.key === ' ' ? 'Space' : event.key.length === 1 ? event.key.toLowerCase() : event.key]

@@ -59,7 +59,7 @@ export function TickDock({
     >
       <ol className="mt-3 flex flex-wrap gap-2.5">
         {ticks.map((tick) => (
-          <li key={tick.id} className="min-w-0 flex-1 basis-52">
+          <li key={tick.id} className={`min-w-0 flex-1 basis-52 ${tick === next ? '' : 'max-md:hidden'}`}>
             <button
               type="button"
               aria-pressed={tick.done}

@@ -1,0 +1,168 @@
+// Measures what the product promises about speed and accuracy, and prints one line a figure.
+import { chromium } from '@playwright/test'
+import { quadEngine, rideCsv, simulateRide } from '@tidy-badger/core/engine-sim'
+import { readLogBytes, suggestTrims } from '@tidy-badger/core/fuel-trim'
+import { replay, type NewEntry } from '@tidy-badger/core/jobs'
+import { checkWiring, proposeMatches } from '@tidy-badger/core/wiring'
+import { launchOptions } from '../e2e/support/browser.ts'
+import { runApp } from '../e2e/support/runApp.ts'
+import { proofFigures, rideCase } from '../packages/core/src/fuel-trim/rideCase.ts'
+import { gorseCase, rightConnections } from '../packages/core/src/wiring/gorseCase.ts'
+
+const quad = gorseCase()
+
+function times(runs: number, work: () => void): { p50: number; p95: number } {
+  work()
+  const taken = Array.from({ length: runs }, () => {
+    const start = performance.now()
+    work()
+    return performance.now() - start
+  }).sort((a, b) => a - b)
+  return { p50: taken[runs >> 1], p95: taken[Math.floor(runs * 0.95)] }
+}
+
+function say(what: string, figure: string, limit = ''): void {
+  console.log(`${what.padEnd(58)} ${figure.padStart(24)}  ${limit}`)
+}
+
+const ms = ({ p50, p95 }: { p50: number; p95: number }) => `${p50.toFixed(1)} / ${p95.toFixed(1)} ms`
+
+function benchReplay(): void {
+  const entries: NewEntry[] = Array.from({ length: 10_000 }, (_, i): NewEntry => {
+    if (i % 4 === 0) return { id: `e${i}`, kind: 'connected', kitEnd: 'ground', to: { stud: 'engine-strap' } }
+    if (i % 4 === 1) return { id: `e${i}`, kind: 'tugged', kitEnd: 'ground' }
+    if (i % 4 === 2) return { id: `e${i}`, kind: 'reading', quantity: 'x', value: i, unit: 'V' }
+    return { id: `e${i}`, kind: 'undo', undoes: `e${i - 2}` }
+  })
+  say('replay of 10,000 entries, p50 / p95', ms(times(40, () => replay(quad, entries))), 'limit 50 ms')
+}
+
+function benchWiring(): void {
+  const right = rightConnections()
+  const plan = proposeMatches(quad.machine, quad.kit)
+  say('match, quad and one-injector kit, p50 / p95', ms(times(60, () => proposeMatches(quad.machine, quad.kit))))
+  say(
+    'check of the whole job, p50 / p95',
+    ms(times(200, () => checkWiring(quad.machine, quad.kit, right, plan))),
+    'limit 16 ms',
+  )
+}
+
+function benchFit(): void {
+  const { rpm, load } = quad.kit.trim
+  const zero = rpm.map(() => load.map(() => 0))
+  for (const [rows, runs] of [
+    [100_000, 7],
+    [1_000_000, 3],
+  ] as const) {
+    const ride = simulateRide(quadEngine, { seed: 1, minutes: rows / 1200, rateHz: 20 })
+    const bytes = new TextEncoder().encode(rideCsv(ride))
+    const reading = times(runs, () => readLogBytes(bytes, {}, 14.7))
+    const log = readLogBytes(bytes, {}, 14.7)
+    if (!log.ok) throw new Error(log.problems[0].message)
+    const problem = {
+      axes: { rpm, load },
+      trimPct: zero,
+      currentPct: zero,
+      target: quadEngine.target,
+      limits: rideCase(1, {}, { minutes: 1 }).problem.limits,
+      options: rideCase(1, {}, { minutes: 1 }).problem.options,
+    }
+    const fitting = times(runs, () => suggestTrims(log.value.log, problem))
+    const mb = (bytes.length / 1e6).toFixed(1)
+    say(`${rows.toLocaleString('en')} rows (${mb} MB CSV) read, p50 / p95`, ms(reading))
+    say(`${rows.toLocaleString('en')} rows fitted, delay search included, p50 / p95`, ms(fitting))
+  }
+}
+
+function benchProof(): void {
+  const all = Array.from({ length: 24 }, (_, i) => {
+    const wholeS = 0.15 + (0.45 * i) / 23
+    const ride = rideCase(500 + i, { transportS: wholeS * 0.6, sensorLagS: wholeS * 0.4 })
+    return proofFigures(ride, suggestTrims(ride.log, ride.problem).cells)
+  })
+  const earned = all.reduce((sum, figure) => sum + figure.earned, 0)
+  const pooled = (of: (figure: (typeof all)[number]) => number) =>
+    Math.sqrt(all.reduce((sum, figure) => sum + of(figure) ** 2 * figure.earned, 0) / earned)
+  const rms = pooled((figure) => figure.rmsPct)
+  const plain = pooled((figure) => figure.plainRmsPct)
+  say('fit: RMS error on earned cells, 24 rides, pooled', `${rms.toFixed(3)} % trim`, 'limit 0.4 %')
+  say('fit: worst ride', `${Math.max(...all.map((figure) => figure.rmsPct)).toFixed(3)} % trim`, 'limit 0.4 %')
+  say(
+    'fit: plain nearest-cell mean on the same cells',
+    `${plain.toFixed(3)} % (${(plain / rms).toFixed(1)} ×)`,
+    'at least 3 ×',
+  )
+  const covered = all.reduce((sum, figure) => sum + figure.covered, 0)
+  say('fit: 95 % intervals that cover the truth', `${((100 * covered) / earned).toFixed(1)} %`, '90 to 99 %')
+  const busy = all.reduce((sum, figure) => sum + figure.busyCells, 0)
+  const busyEarned = all.reduce((sum, figure) => sum + figure.busyEarned, 0)
+  say('fit: cells with 60 usable rows that are earned', `${((100 * busyEarned) / busy).toFixed(1)} %`, 'at least 90 %')
+}
+
+async function benchBrowser(): Promise<void> {
+  const app = await runApp({ demo: true })
+  const browser = await chromium.launch(launchOptions)
+  const context = await browser.newContext({
+    baseURL: app.url,
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'block',
+  })
+  const page = await context.newPage()
+  const load = async (path: string, sign: string) => {
+    const start = performance.now()
+    await page.goto(path)
+    await page.getByText(sign).first().waitFor()
+    return performance.now() - start
+  }
+  const cold = await load('/job/demo-hut-7/hook-up', '3 of 7 ends connected')
+  const bytes = await page.evaluate(() =>
+    performance
+      .getEntriesByType('resource')
+      .reduce((sum, entry) => sum + ((entry as PerformanceResourceTiming).encodedBodySize || 0), 0),
+  )
+  const warm = await load('/job/demo-hut-7/hook-up', '3 of 7 ends connected')
+  say('first load of the hook-up, empty cache', `${cold.toFixed(0)} ms, ${(bytes / 1e6).toFixed(2)} MB`)
+  say('second load', `${warm.toFixed(0)} ms`)
+  await page.evaluate(() => {
+    const held: number[] = []
+    Object.assign(window, { held })
+    new PerformanceObserver((list) => held.push(...list.getEntries().map((entry) => entry.duration))).observe({
+      type: 'longtask',
+    })
+  })
+  for (let i = 0; i < 12; i++) {
+    await page.keyboard.press('Space')
+    await page.waitForTimeout(150)
+  }
+  const ticking = await page.evaluate(() => (window as unknown as { held: number[] }).held.splice(0))
+  say(
+    'longest hold of the screen while ticking twelve times',
+    `${Math.max(0, ...ticking).toFixed(0)} ms`,
+    'limit 50 ms',
+  )
+  await page.goto('/job/demo-upper-alp/hook-up')
+  await page.getByText('7 of 7 ends connected').first().waitFor()
+  await page.evaluate(() => {
+    const held: number[] = []
+    Object.assign(window, { held })
+    new PerformanceObserver((list) => held.push(...list.getEntries().map((entry) => entry.duration))).observe({
+      type: 'longtask',
+    })
+  })
+  const start = performance.now()
+  await page.getByRole('link', { name: /^Trim/ }).click()
+  await page.getByText(/of 28,800 rows used/).waitFor()
+  const trim = performance.now() - start
+  const held = await page.evaluate(() => (window as unknown as { held: number[] }).held)
+  say('trim page opened to the suggestion, 28,800 rows', `${trim.toFixed(0)} ms`)
+  say('longest hold of the screen meanwhile', `${Math.max(0, ...held).toFixed(0)} ms`, 'limit 50 ms')
+  await browser.close()
+  await app.stop()
+}
+
+benchReplay()
+benchWiring()
+benchFit()
+benchProof()
+await benchBrowser()
