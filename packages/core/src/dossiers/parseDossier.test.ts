@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { composeVariant, parseDossier, parseKit, parseMachine, type Machine } from './index.ts'
+import type { Problem } from '../shared/index.ts'
 import { shippedDossiers } from './shipped/index.ts'
 
 const [gorseDocument, kitDocument] = shippedDossiers
@@ -22,7 +23,7 @@ test('every circuit of the shipped machine has a purpose: at least two ends', ()
 })
 
 describe('contradictions are named with their path', () => {
-  const broken = (change: (machine: Machine) => void) => {
+  const broken = (change: (machine: Machine) => unknown): Problem[] => {
     const machine = structuredClone(gorse())
     machine.variants = []
     change(machine)
@@ -36,7 +37,7 @@ describe('contradictions are named with their path', () => {
     expect(problem.message).toMatch(/Cavity 2 of "injector" holds "w\d+" already/)
   })
 
-  test.each([
+  const mistakes: [string, (machine: Machine) => unknown][] = [
     ['unknown-connector', (machine: Machine) => (machine.wires[6].to = { connector: 'ghost', cavity: 1 })],
     ['unknown-cavity', (machine: Machine) => (machine.wires[6].to = { connector: 'injector', cavity: 7 })],
     ['unknown-net', (machine: Machine) => (machine.wires[6].net = 'ghost')],
@@ -47,7 +48,8 @@ describe('contradictions are named with their path', () => {
     ['same-stripe', (machine: Machine) => (machine.wires[6].colour = { base: 'red', stripe: 'red' })],
     ['splice-alone', (machine: Machine) => (machine.wires[6].from = { splice: 'lonely' })],
     ['table-size', (machine: Machine) => machine.target.afr.pop()],
-  ] as const)('%s', (code, change) => {
+  ]
+  test.each(mistakes)('%s', (code, change) => {
     expect(broken(change).map((problem) => problem.code)).toContain(code)
   })
 

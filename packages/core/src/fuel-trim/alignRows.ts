@@ -17,7 +17,7 @@ export interface AlignedRows {
   /** How far a row can be trusted by how fast the engine moved through the table: 1 at rest, falling. */
   trust: Float64Array
   rejected: Partial<Record<RejectReason, number>>
-  /** For every row of the log: 0 when used, else 1 + index into `rejectReasons`. Rows passed over by `every` stay 0. */
+  /** For every row of the log: 0 when used, else 1 + index into `rejectReasons`. */
   reasonOfRow: Uint8Array
 }
 
@@ -35,7 +35,6 @@ const gap = 1 + rejectReasons.indexOf('gap')
  * y = 100·((AFR/target(x))·(1 + T(x)/100) − 1), wanted change y − T(x).
  * Overrun cut and fast throttle are judged at that earlier moment and for as long as the sensor still remembers them.
  * @param points rpm and throttle smeared by the timing's lag
- * @param every use only each n-th row (1: all); for the delay search
  */
 export function alignRows(
   log: RideLog,
@@ -43,25 +42,23 @@ export function alignRows(
   problem: TrimProblem,
   timing: SensorTiming,
   points: SmearedPoints,
-  every = 1,
 ): AlignedRows {
   const { timeS, afr, rows } = log
   const { axes, trimPct, target } = problem
   const loads = axes.load.length
-  const capacity = Math.ceil(rows / every)
-  const source = new Int32Array(capacity)
-  const node = new Int32Array(capacity)
-  const rpmShare = new Float64Array(capacity)
-  const loadShare = new Float64Array(capacity)
-  const wantedPct = new Float64Array(capacity)
-  const trust = new Float64Array(capacity)
+  const source = new Int32Array(rows)
+  const node = new Int32Array(rows)
+  const rpmShare = new Float64Array(rows)
+  const loadShare = new Float64Array(rows)
+  const wantedPct = new Float64Array(rows)
+  const trust = new Float64Array(rows)
   const reasonOfRow = new Uint8Array(rows)
   const counts = new Float64Array(rejectReasons.length + 1)
   const overrunMemoryS = Math.max(0.25, 5 * timing.lagS)
   const transientMemoryS = Math.max(0.1, 2 * timing.lagS)
   let count = 0
   let before = 0
-  for (let k = 0; k < rows; k += every) {
+  for (let k = 0; k < rows; k++) {
     let reason = filter.reasonOfRow[k]
     const when = timeS[k] - timing.transportS
     while (before < k && timeS[before + 1] <= when) before++

@@ -9,7 +9,9 @@ import { smearPoints, type SensorTiming } from './sensorTiming.ts'
 /** What is taken when the log is too steady to tell, s: the middle of what short exhausts show. */
 export const assumedDelayS = 0.3
 const longestDelayS = 1.5
-const rowsLookedAt = 30_000
+/** Rows the search looks at, in so many pieces spread over the ride. */
+const rowsLookedAt = 24_000
+const piecesTaken = 12
 
 const lagShares = [0, 0.2, 0.4, 0.6, 0.8]
 
@@ -24,7 +26,7 @@ export function estimateDelay(
   problem: TrimProblem,
   given?: number,
 ): { timing: SensorTiming; source: DelaySource } {
-  const loss = lossOfTiming(log, filter, problem)
+  const loss = lossOfTiming(...pieces(log, filter), problem)
   const timing = (delayS: number, lagShare: number): SensorTiming => ({
     transportS: delayS * (1 - lagShare),
     lagS: delayS * lagShare,
@@ -52,10 +54,9 @@ export function estimateDelay(
 
 /** Mean clipped square of what a lightly smoothed fit leaves unexplained under a timing. */
 function lossOfTiming(log: RideLog, filter: FilterResult, problem: TrimProblem): (timing: SensorTiming) => number {
-  const every = Math.max(1, Math.ceil(log.rows / rowsLookedAt))
   let clip = 0
   return (timing) => {
-    const rows = alignRows(log, filter, problem, timing, smearPoints(log, timing.lagS), every)
+    const rows = alignRows(log, filter, problem, timing, smearPoints(log, timing.lagS))
     if (rows.count < 20) return Infinity
     const equations = normalEquations(problem.axes, rows)
     const information = equations.diagonal.reduce((sum, value) => sum + value, 0) / equations.size
@@ -67,6 +68,39 @@ function lossOfTiming(log: RideLog, filter: FilterResult, problem: TrimProblem):
     for (const value of residual) sum += Math.min(Math.abs(value), clip) ** 2
     return sum / rows.count
   }
+}
+
+/** A log cut down to pieces spread evenly over the rows that may be used; the seams are gaps in time and drop out by themselves. */
+function pieces(log: RideLog, filter: FilterResult): [RideLog, FilterResult] {
+  if (log.rows <= 1.5 * rowsLookedAt) return [log, filter]
+  const first = filter.reasonOfRow.findIndex((reason) => reason === 0)
+  const from = Math.max(0, first)
+  const length = Math.floor(rowsLookedAt / piecesTaken)
+  const apart = (log.rows - from - length) / (piecesTaken - 1)
+  const starts = Array.from({ length: piecesTaken }, (_, i) => Math.floor(from + i * apart))
+  const cut = (values: Float64Array): Float64Array => {
+    const out = new Float64Array(length * piecesTaken)
+    starts.forEach((start, i) => out.set(values.subarray(start, start + length), i * length))
+    return out
+  }
+  const reasonOfRow = new Uint8Array(length * piecesTaken)
+  starts.forEach((start, i) => reasonOfRow.set(filter.reasonOfRow.subarray(start, start + length), i * length))
+  return [
+    {
+      rows: length * piecesTaken,
+      timeS: cut(log.timeS),
+      rpm: cut(log.rpm),
+      throttlePct: cut(log.throttlePct),
+      afr: cut(log.afr),
+      unreadableRows: 0,
+    },
+    {
+      reasonOfRow,
+      lastOverrunS: cut(filter.lastOverrunS),
+      lastTransientS: cut(filter.lastTransientS),
+      filtersOff: filter.filtersOff,
+    },
+  ]
 }
 
 function lowest(candidates: number[], lossOf: (candidate: number) => number) {

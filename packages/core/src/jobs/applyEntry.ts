@@ -1,4 +1,4 @@
-import { sameTarget, type PairSide } from '../wiring/index.ts'
+import { sameTarget, type ConnectionTarget, type PairSide } from '../wiring/index.ts'
 import { currentTrim, type CellChange, type Done, type JobDossiers, type JobState, type NewEntry } from './model.ts'
 
 /**
@@ -9,7 +9,7 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
   const done: Done = { entry: entry.id, by: entry.by, at: entry.at }
   switch (entry.kind) {
     case 'note':
-      state.notes.push({ ...done, text: entry.text, about: entry.about })
+      state.notes.push({ entry: entry.id, by: entry.by, at: entry.at, text: entry.text, about: entry.about })
       return null
     case 'step-done':
       state.stepsDone[entry.step] ??= done
@@ -19,7 +19,9 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
       return null
     case 'reading':
       state.readings.push({
-        ...done,
+        entry: entry.id,
+        by: entry.by,
+        at: entry.at,
         quantity: entry.quantity,
         value: entry.value,
         unit: entry.unit,
@@ -78,40 +80,39 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
   }
 }
 
-function sidesOf(to: { connector?: string; side?: PairSide } | object): string[] {
-  return 'side' in to && to.side !== undefined ? [to.side] : ['factory', 'device']
+type Side = PairSide | 'both'
+
+function sideOf(to: ConnectionTarget): Side {
+  return ('side' in to && to.side) || 'both'
 }
 
+function overlap(a: Side, b: Side): boolean {
+  return a === b || a === 'both' || b === 'both'
+}
+
+/** A tick made twice is one connection; another place for the same half is a dispute until it is taken off. */
 function connect(state: JobState, entry: Extract<NewEntry, { kind: 'connected' }>, { kit }: JobDossiers): void {
-  const pair = kit.ends.find((end) => end.id === entry.kitEnd)?.type === 'inline-pair'
-  const sides = sidesOf(entry.to)
-  const clashing = state.connections.filter(
-    (made) => made.kitEnd === entry.kitEnd && (!pair || sidesOf(made.to).some((side) => sides.includes(side))),
+  const { kitEnd, to, method } = entry
+  const side = sideOf(to)
+  const known = state.connections.find(
+    (made) => made.kitEnd === kitEnd && [side, 'both'].includes(sideOf(made.to)) && sameTarget(made.to, to),
   )
-  for (const made of clashing) {
-    if (sameTarget(made.to, entry.to)) continue
-    state.disputes.push({ kitEnd: entry.kitEnd, entries: [made.entry, entry.id] })
+  if (known) {
+    known.method = method ?? known.method
+    return
   }
-  state.connections = state.connections.filter((made) => !clashing.includes(made))
-  const confirmed = clashing.find((made) => sameTarget(made.to, entry.to) && sidesOf(made.to).join() === sides.join())
-  state.connections.push(
-    confirmed
-      ? { ...confirmed, method: entry.method ?? confirmed.method }
-      : {
-          entry: entry.id,
-          kitEnd: entry.kitEnd,
-          to: entry.to,
-          method: entry.method,
-          tugged: false,
-          by: entry.by,
-          at: entry.at,
-        },
-  )
+  const pair = kit.ends.find((end) => end.id === kitEnd)?.type === 'inline-pair'
+  state.connections = state.connections.filter((made) => {
+    if (made.kitEnd !== kitEnd || (pair && !overlap(sideOf(made.to), side))) return true
+    if (!sameTarget(made.to, to)) state.disputes.push({ kitEnd, entries: [made.entry, entry.id] })
+    return false
+  })
+  state.connections.push({ entry: entry.id, kitEnd, to, method, tugged: false, by: entry.by, at: entry.at })
 }
 
 function disconnect(state: JobState, kitEnd: string, side: PairSide | undefined): string | null {
   const off = state.connections.filter(
-    (made) => made.kitEnd === kitEnd && (side === undefined || sidesOf(made.to).includes(side)),
+    (made) => made.kitEnd === kitEnd && (side === undefined || overlap(sideOf(made.to), side)),
   )
   if (off.length === 0) return 'Nothing was connected there.'
   state.connections = state.connections.filter((made) => !off.includes(made))

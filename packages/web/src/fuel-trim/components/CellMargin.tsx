@@ -1,8 +1,10 @@
-import { Area, ComposedChart, Line, ReferenceDot, ResponsiveContainer, XAxis, YAxis } from 'recharts'
+import { lazy, Suspense } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import { acceptable, type CellView } from '../selectors.ts'
 import { count, signed } from '../words.ts'
+
+const RowChart = lazy(() => import('./RowChart.tsx'))
 
 /** One cell: what was measured and wanted, what changes, how sure, and the needed trim along its row. */
 export function CellMargin({ cell, cells, onToggle }: { cell: CellView; cells: CellView[]; onToggle: () => void }) {
@@ -30,38 +32,9 @@ export function CellMargin({ cell, cells, onToggle }: { cell: CellView; cells: C
         {row.length > 1 && (
           <>
             <p className="text-[15px] text-quiet">needed trim along the row, with its band, %</p>
-            <ResponsiveContainer width="100%" height={150}>
-              <ComposedChart data={row} margin={{ top: 8, right: 12, bottom: 0, left: -22 }}>
-                <XAxis
-                  dataKey="load"
-                  type="number"
-                  domain={[0, 100]}
-                  tick={{ fill: 'var(--quiet)', fontSize: 14 }}
-                  stroke="var(--line)"
-                />
-                <YAxis
-                  tick={{ fill: 'var(--quiet)', fontSize: 14 }}
-                  stroke="var(--line)"
-                  tickFormatter={(value: number) => String(Math.round(value * 10) / 10)}
-                />
-                <Area dataKey="band" fill="var(--data)" fillOpacity={0.2} stroke="none" isAnimationActive={false} />
-                <Line
-                  dataKey="wanted"
-                  stroke="var(--data)"
-                  strokeWidth={3}
-                  dot={{ r: 3.5, fill: 'var(--data)' }}
-                  isAnimationActive={false}
-                />
-                <ReferenceDot
-                  x={cell.load}
-                  y={suggestion?.estimatePct ?? cell.now}
-                  r={7}
-                  fill="none"
-                  stroke="var(--lamp)"
-                  strokeWidth={4}
-                />
-              </ComposedChart>
-            </ResponsiveContainer>
+            <Suspense fallback={<div className="h-[150px]" />}>
+              <RowChart row={row} load={cell.load} at={suggestion?.estimatePct ?? cell.now} />
+            </Suspense>
           </>
         )}
       </div>
