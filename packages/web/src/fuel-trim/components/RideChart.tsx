@@ -5,6 +5,13 @@ import { reasonWords } from '../words.ts'
 const axis = { tick: { fill: 'var(--quiet)', fontSize: 14 }, stroke: 'var(--line)' }
 const minutes = (value: number) => `${Math.round(value / 60)}`
 
+function everyFiveMinutes(data: { timeS: number }[]): number[] {
+  const first = data[0]?.timeS ?? 0
+  const last = data.at(-1)?.timeS ?? 0
+  const step = last - first > 3600 ? 600 : 300
+  return Array.from({ length: Math.floor((last - first) / step) + 1 }, (_, i) => first + i * step)
+}
+
 /** The ride as three strips over one time axis; below them what was used, and why the rest was not. */
 export default function RideChart({ stretches }: { stretches: LogStretch[] }) {
   const data = stretches.map((stretch) => ({ ...stretch, band: [stretch.afrLow, stretch.afrHigh] }))
@@ -27,7 +34,7 @@ export default function RideChart({ stretches }: { stretches: LogStretch[] }) {
         />
       </Strip>
       <Strip title="Engine speed, rpm" data={data} withTime>
-        <YAxis {...axis} width={52} tickFormatter={(value: number) => `${value / 1000}k`} />
+        <YAxis {...axis} width={52} tickFormatter={(value: number) => (value === 0 ? '0' : `${value / 1000}k`)} />
         <Line dataKey="rpm" stroke="var(--ink)" strokeWidth={2} dot={false} isAnimationActive={false} />
       </Strip>
       <figure className="mt-2 pr-3 pl-[52px]">
@@ -66,7 +73,7 @@ function Strip({
   children,
 }: {
   title: string
-  data: object[]
+  data: { timeS: number }[]
   withTime?: boolean
   children: React.ReactNode
 }) {
@@ -84,6 +91,7 @@ function Strip({
             type="number"
             domain={['dataMin', 'dataMax']}
             tickFormatter={minutes}
+            ticks={everyFiveMinutes(data)}
             hide={!withTime}
             {...axis}
           />
