@@ -1,19 +1,5 @@
+import { stations } from '@tidy-badger/core/dossiers'
 import { expect, expectAccessible, named, saved, test } from './support/fixtures.ts'
-
-const stations = [
-  'take-in',
-  'check-kit',
-  'make-safe',
-  'open-up',
-  'lay-loom',
-  'hook-up',
-  'tie-down',
-  'wake',
-  'close-up',
-  'trim',
-  'prove',
-  'hand-back',
-]
 
 for (const theme of ['light', 'dark', 'strong'] as const)
   test(`every screen is accessible in ${theme}`, async ({ page }) => {

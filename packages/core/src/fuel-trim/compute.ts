@@ -1,3 +1,4 @@
+export { signedPct } from './signedPct.ts'
 export { readingOptions, readLogBytes, type LogReading } from './readLogBytes.ts'
 export { LogReader, largestLogBytes, type RawLog, type ReadOptions } from './LogReader.ts'
 export { interpretLog, type ChosenUnits, type InterpretedLog } from './interpretLog.ts'

@@ -1,4 +1,5 @@
 import { colourHex, type WireColour } from '@tidy-badger/core/dossiers'
+import { signedPct } from '@tidy-badger/core/fuel-trim'
 import type { HandbackSheet, SheetConnection } from '@tidy-badger/core/handover'
 import { createRequire } from 'node:module'
 import pdfmake from 'pdfmake'
@@ -153,14 +154,9 @@ function trimTable(trim: HandbackSheet['trim']): Content {
         ],
         ...trim.rpm.map((rpm, r) => [
           { text: String(rpm), style: 'figure', bold: true },
-          ...trim.pct[r].map((value) => ({ text: signed(value), style: 'figure' })),
+          ...trim.pct[r].map((value) => ({ text: signedPct(value), style: 'figure' })),
         ]),
       ],
     },
   }
-}
-
-function signed(value: number): string {
-  const rounded = Math.round(value * 10) / 10
-  return rounded === 0 ? '0.0' : `${rounded > 0 ? '+' : '−'}${Math.abs(rounded).toFixed(1)}`
 }

@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto'
 import { gunzipSync, gzipSync } from 'node:zlib'
+import { largestLogBytes } from '@tidy-badger/core/fuel-trim'
 import type { JobFile } from '@tidy-badger/core/jobs'
 import { Refusal } from '../platform/errors.ts'
 
 /** Logs up to this size stay readable in the job file; larger ones, and those that are no UTF-8, are packed. */
 const plainBytes = 64 * 1024
-const largestLogBytes = 100 * 1024 * 1024
 
 type PackedLog = JobFile['logs'][number]
 

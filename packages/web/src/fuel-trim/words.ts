@@ -1,3 +1,4 @@
+export { signedPct as signed } from '@tidy-badger/core/fuel-trim'
 import type { RejectReason } from '@tidy-badger/core/fuel-trim'
 
 export const reasonWords: Record<RejectReason, string> = {
@@ -22,11 +23,6 @@ export const filterColumns: Partial<Record<RejectReason, string>> = {
   'gear-change': 'gear',
   'low-battery': 'battery',
   'closed-loop': 'closed loop',
-}
-
-export function signed(value: number): string {
-  const rounded = Math.round(value * 10) / 10
-  return rounded === 0 ? '0.0' : `${rounded > 0 ? '+' : '−'}${Math.abs(rounded).toFixed(1)}`
 }
 
 export function count(value: number): string {

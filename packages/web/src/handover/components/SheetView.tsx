@@ -1,3 +1,4 @@
+import { signedPct } from '@tidy-badger/core/fuel-trim'
 import type { HandbackSheet } from '@tidy-badger/core/handover'
 import type { ReactNode } from 'react'
 import { WireChip } from '../../wiring/index.ts'
@@ -80,7 +81,7 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
                   </th>
                   {sheet.trim.pct[r].map((value, l) => (
                     <td key={sheet.trim.load[l]} className="text-right">
-                      {value === 0 ? '0.0' : `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(1)}`}
+                      {signedPct(value)}
                     </td>
                   ))}
                 </tr>
