@@ -1,5 +1,6 @@
 import type { Problem } from '../shared/index.ts'
-import type { Kit, Machine, WirePlace } from './model.ts'
+import type { Kit } from './kitModel.ts'
+import type { Machine, WirePlace } from './model.ts'
 
 /** What a machine document says twice or about things it does not have; paths as in the document. */
 export function machineContradictions(machine: Machine): Problem[] {
@@ -24,6 +25,9 @@ export function machineContradictions(machine: Machine): Problem[] {
     if (!nets.has(stud.net)) say('unknown-net', `studs.${i}.net`, `"${stud.net}" is no circuit of this machine.`)
   })
   const taken = new Map<string, string>()
+  const spliced = new Map<string, number>()
+  for (const end of machine.wires.flatMap((wire) => [wire.from, wire.to]))
+    if ('splice' in end) spliced.set(end.splice, (spliced.get(end.splice) ?? 0) + 1)
   machine.wires.forEach((wire, i) => {
     if (!nets.has(wire.net)) say('unknown-net', `wires.${i}.net`, `"${wire.net}" is no circuit of this machine.`)
     if (wire.colour.base === wire.colour.stripe)
@@ -35,9 +39,8 @@ export function machineContradictions(machine: Machine): Problem[] {
     for (const side of ['from', 'to'] as const) {
       const place: WirePlace = wire[side]
       if ('splice' in place) {
-        const ends = machine.wires.flatMap((other) => [other.from, other.to])
         const { splice } = place
-        if (ends.filter((end) => 'splice' in end && end.splice === splice).length < 2)
+        if ((spliced.get(splice) ?? 0) < 2)
           say('splice-alone', `wires.${i}.${side}.splice`, `Only one wire ends in splice "${splice}".`)
         continue
       }
@@ -71,9 +74,11 @@ export function machineContradictions(machine: Machine): Problem[] {
       taken.set(key, wire.id)
     }
   })
-  const { rpm, load, afr } = machine.target
-  if (afr.length !== rpm.length || afr.some((row) => row.length !== load.length))
-    say('table-size', 'target.afr', `The target table must have ${rpm.length} rows of ${load.length} figures.`)
+  if (machine.target) {
+    const { rpm, load, afr } = machine.target
+    if (afr.length !== rpm.length || afr.some((row) => row.length !== load.length))
+      say('table-size', 'target.afr', `The target table must have ${rpm.length} rows of ${load.length} figures.`)
+  }
   return problems
 }
 
@@ -88,16 +93,37 @@ export function kitContradictions(kit: Kit): Problem[] {
         message: `"${id}" stands twice in ${list}. Every id may stand once.`,
       }),
     )
+  const say = (code: string, path: string, message: string) => problems.push({ code, path, message })
+  const endIds = new Set(kit.ends.map((end) => end.id))
+  const sockets = new Set((kit.sockets ?? []).map((socket) => socket.id))
+  ;(kit.sockets ?? []).forEach((socket, i) => {
+    if (endIds.has(socket.id))
+      say('duplicate-id', `sockets.${i}.id`, `"${socket.id}" is an end already; a socket needs an id of its own.`)
+  })
   kit.ends.forEach((end, i) => {
-    if (end.type !== 'inline-pair') return
-    end.lines.forEach((line, j) => {
-      if (!end.cavities.some((cavity) => cavity.number === line.cavity && !cavity.blank))
-        problems.push({
-          code: 'unknown-cavity',
-          path: `ends.${i}.lines.${j}.cavity`,
-          message: `"${end.id}" has no cavity ${line.cavity} for a wire.`,
-        })
-    })
+    const at = `ends.${i}`
+    if (end.type === 'inline-pair')
+      end.lines.forEach((line, j) => {
+        if (!end.cavities.some((cavity) => cavity.number === line.cavity && !cavity.blank))
+          say('unknown-cavity', `${at}.lines.${j}.cavity`, `"${end.id}" has no cavity ${line.cavity} for a wire.`)
+      })
+    if (end.type === 'plug')
+      for (const socket of new Set([end.into, ...end.enters]))
+        if (!sockets.has(socket)) say('unknown-socket', `${at}.into`, `"${socket}" is no socket of this kit.`)
+    if (end.type === 'flying-lead' && end.cut) {
+      const { cut } = end
+      const partner = kit.ends.find((other) => other.id === cut.partner)
+      if (partner?.type !== 'flying-lead' || partner.cut?.partner !== end.id || partner.cut.half === cut.half)
+        say(
+          'cut-partner',
+          `${at}.cut.partner`,
+          `"${end.id}" takes one half of a cut wire; "${cut.partner}" must be a lead that takes the other half and names it.`,
+        )
+    }
+  })
+  kit.naming?.forEach((rule, i) => {
+    for (const id of rule.ends)
+      if (!endIds.has(id)) say('unknown-end', `naming.${i}.ends`, `"${id}" is no end of this kit.`)
   })
   return problems
 }

@@ -1,5 +1,7 @@
 import type { Flavour } from '../shared/index.ts'
 import type { ColourName } from './colours.ts'
+import type { Kit } from './kitModel.ts'
+import type { MeterReading, SignalRole, SignalSort } from './signals.ts'
 
 export type MachineId = Flavour<'machine'>
 export type KitId = Flavour<'kit'>
@@ -9,56 +11,20 @@ export type StudId = Flavour<'stud'>
 export type ZoneId = Flavour<'zone'>
 export type KitEndId = Flavour<'kit-end'>
 
-/** What an electrical node carries. */
-export const signalKinds = [
-  'supply-always',
-  'supply-switched',
-  'reference-5v',
-  'power-ground',
-  'sensor-ground',
-  'analogue-0-5',
-  'frequency',
-  'injector-drive',
-  'coil-drive',
-  'bus-high',
-  'bus-low',
-] as const
-export type SignalKind = (typeof signalKinds)[number]
-
-/** What an electrical node is for; matching goes by this before anything else. */
-export const signalRoles = [
-  'injector',
-  'coil',
-  'crank',
-  'throttle-position',
-  'vehicle-speed',
-  'manifold-pressure',
-  'air-temperature',
-  'coolant-temperature',
-  'oxygen',
-  'neutral',
-  'fan',
-  'fuel-pump',
-  'lamp',
-  'brake-lamp',
-  'diagnostic',
-  'supply',
-  'ground',
-  'start',
-] as const
-export type SignalRole = (typeof signalRoles)[number]
-
 export interface WireColour {
   base: ColourName
   stripe?: ColourName
 }
 
+export const outlines = ['rectangle', 'round', 'oval', 'd-shape'] as const
+export const keys = ['none', 'flat', 'notch', 'two ribs', 'side rib'] as const
+
 /** Outline and key of a shell, as felt and seen on the mating side. */
 export interface Shell {
   family: string
   colour: ColourName
-  outline: 'rectangle' | 'round' | 'oval' | 'd-shape'
-  key: 'none' | 'flat' | 'notch' | 'two ribs' | 'side rib'
+  outline: (typeof outlines)[number]
+  key: (typeof keys)[number]
 }
 
 /** Place of a cavity on the face seen from the wire side, in tenths of the face's width and height from top left. */
@@ -66,11 +32,16 @@ export interface Cavity {
   number: number
   x: number
   y: number
+  /** Closed with plastic: no terminal goes in. */
   blank?: boolean
+  /** Empty, but the device behind it reads it: what for. */
+  spare?: SignalRole
 }
 
+export const lockKinds = ['thumb tab', 'slide then press', 'squeeze', 'tang', 'bayonet', 'lever', 'none'] as const
+
 export interface Lock {
-  kind: 'thumb tab' | 'slide then press' | 'squeeze' | 'tang' | 'bayonet' | 'none'
+  kind: (typeof lockKinds)[number]
   colour?: ColourName
   /** One sentence: how it opens. */
   opens: string
@@ -88,15 +59,22 @@ export interface Connector {
   gender: 'female' | 'male'
   cavities: Cavity[]
   lock: Lock
+  /** A plug of a control unit: signals start or end here. */
+  ecu?: boolean
 }
 
-export interface Net {
+/** One electrical node. */
+export interface Net extends SignalSort {
   id: NetId
   name: string
-  signal: SignalKind
-  role: SignalRole
   /** Current the circuit can give away, A. */
   spareA?: number
+  /** Driven by electronics that watch their load: takes neither a tap nor a relay coil. */
+  electronic?: boolean
+  /** Swings far above battery voltage: never pierced, never probed. */
+  highVoltage?: boolean
+  /** What a meter reads here when all is well, where it differs from general practice. */
+  readings?: MeterReading[]
 }
 
 /** Where a wire ends. A splice is known by its name alone: all wires that end in it are one. */
@@ -152,6 +130,8 @@ export interface Step {
   why?: string
   /** Stands beside the step and cannot be folded away. */
   caution?: string
+  /** The battery is off, or on again, once this is done. */
+  power?: 'off' | 'on'
   /** What this step asks to be written down, with its unit. */
   reading?: { quantity: string; unit: string; low?: number; high?: number }
 }
@@ -168,6 +148,8 @@ export interface Machine {
   kind: 'machine'
   id: MachineId
   version: number
+  /** Half-finished, used with its gaps shown. */
+  draft?: boolean
   maker: string
   model: string
   class: string
@@ -188,7 +170,8 @@ export interface Machine {
   wires: Wire[]
   studs: Stud[]
   steps: Step[]
-  target: { rpm: number[]; load: number[]; afr: number[][] }
+  /** Mixture wanted; without it (diesels) there is nothing to trim towards. */
+  target?: { rpm: number[]; load: number[]; afr: number[][] }
   filters: FilterFigures
   cautions: string[]
   variants: Variant[]
@@ -207,119 +190,6 @@ export interface Variant {
   studs: Stud[]
   zones: Zone[]
   steps: Step[]
-}
-
-export const tapMethods = [
-  'piercing screw tap',
-  'displacement tap',
-  'solder and sleeve',
-  'crimp and sealed sleeve',
-] as const
-export type TapMethod = (typeof tapMethods)[number]
-
-/** One half of an inline pair: the plug on the loom that meets the factory plug, or the device. */
-export interface PairHalf {
-  shell: Shell
-  gender: 'female' | 'male'
-}
-
-/** One line of an inline pair: what the module does with the wire of that cavity. */
-export interface PairLine {
-  cavity: number
-  does: 'pass' | 'tap' | 'interrupt'
-  wants: { signal: SignalKind; role: SignalRole }
-  colour: WireColour
-  areaMm2: number
-}
-
-interface EndBase {
-  id: KitEndId
-  /** Tag on the branch. */
-  tag: string
-  name: string
-  /** Trunk from the module to where the branch leaves, and the branch itself, m. */
-  breakOutM: number
-  branchM: number
-  /** False: the kit works without it and the end is capped where the machine has no place for it. */
-  needed: boolean
-}
-
-export type KitEnd =
-  | (EndBase & {
-      type: 'inline-pair'
-      cavities: Cavity[]
-      lines: PairLine[]
-      factoryHalf: PairHalf
-      deviceHalf: PairHalf
-    })
-  | (EndBase & {
-      type: 'flying-lead'
-      colour: WireColour
-      areaMm2: number
-      wants: { signal: SignalKind; role: SignalRole }
-      /** Colour of the factory wire as the kit's own sheet names it for a machine. */
-      sheet: { machine: MachineId; colour: WireColour }[]
-    })
-  | (EndBase & {
-      type: 'ring'
-      colour: WireColour
-      areaMm2: number
-      wants: { signal: SignalKind; role: SignalRole }
-      holeMm: number
-      /** Stud the kit's own sheet names for a machine. */
-      sheet: { machine: MachineId; stud: StudId }[]
-    })
-  | (EndBase & { type: 'port'; closedBy: 'terminator' | 'cap' })
-
-export interface KitPart {
-  id: string
-  name: string
-  count: number
-  /** A missing one stops the job, or only slows it. */
-  missing: 'stop' | 'note'
-}
-
-export interface KitSetting {
-  id: string
-  name: string
-  unit: string
-  choices?: string[]
-  low?: number
-  high?: number
-  /** What the unit ships with. */
-  shipped: string
-  why: string
-}
-
-export interface Kit {
-  kind: 'kit'
-  id: KitId
-  version: number
-  maker: string
-  model: string
-  system: string
-  source: string
-  /** Machines the maker made the loom for; others are a stop. */
-  fits: MachineId[]
-  module: { name: string; supplyA: number; idleMa: number }
-  trunkM: number
-  ends: KitEnd[]
-  taps: { method: TapMethod; lowMm2: number; highMm2: number; barred: ('hot' | 'wet' | 'vibration')[]; why: string }[]
-  parts: KitPart[]
-  settings: KitSetting[]
-  trim: {
-    rpm: number[]
-    load: number[]
-    boundsPct: [number, number]
-    actsOn: 'fuel' | 'pulse width'
-    gain: number
-    maxStepPct: number
-    /** From this throttle up a cell is accepted only one by one, by somebody who has looked at it. */
-    fullLoadPct: number
-  }
-  steps: Step[]
-  cautions: string[]
-  returnToStock: string[]
 }
 
 export type Dossier = Machine | Kit

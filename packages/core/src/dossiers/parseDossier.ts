@@ -1,8 +1,10 @@
 import { failure, problemsOfZod, success, type Outcome } from '../shared/index.ts'
 import { composeVariant } from './composeVariant.ts'
 import { kitContradictions, machineContradictions } from './findContradictions.ts'
-import type { Dossier, Kit, Machine } from './model.ts'
-import { kitSchema, machineSchema } from './schema.ts'
+import type { Kit } from './kitModel.ts'
+import { kitSchema } from './kitSchema.ts'
+import type { Dossier, Machine } from './model.ts'
+import { machineSchema } from './schema.ts'
 
 /**
  * A machine document that fits its schema and contradicts itself in nothing, its variants included.

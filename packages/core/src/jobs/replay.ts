@@ -27,7 +27,7 @@ export function voidedEntries(entries: readonly NewEntry[]): Set<string> {
 }
 
 export function freshState({ kit }: JobDossiers): JobState {
-  const { rpm, load } = kit.trim
+  const { rpm, load } = kit.trim ?? { rpm: [], load: [] }
   return {
     connections: [],
     disputes: [],

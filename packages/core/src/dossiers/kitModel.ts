@@ -1,0 +1,177 @@
+import type { Cavity, KitEndId, KitId, MachineId, Shell, Step, StudId, WireColour } from './model.ts'
+import type { SignalSort } from './signals.ts'
+
+export const tapMethods = [
+  'piercing screw tap',
+  'displacement tap',
+  'solder and sleeve',
+  'crimp and sealed sleeve',
+  'added pin',
+] as const
+export type TapMethod = (typeof tapMethods)[number]
+
+/** One half of an inline pair: the plug on the loom that meets the factory plug, or the device. */
+export interface PairHalf {
+  shell: Shell
+  gender: 'female' | 'male'
+}
+
+/** One line of an inline pair: what the module does with the wire of that cavity. */
+export interface PairLine {
+  cavity: number
+  does: 'pass' | 'tap' | 'interrupt'
+  wants: SignalSort
+  colour: WireColour
+  areaMm2: number
+}
+
+interface EndBase {
+  id: KitEndId
+  /** Tag on the branch. */
+  tag: string
+  name: string
+  /** Trunk from the module to where the branch leaves, and the branch itself, m. */
+  breakOutM: number
+  branchM: number
+  /** False: the kit works without it and the end is capped where the machine has no place for it. */
+  needed: boolean
+}
+
+export interface InlinePair extends EndBase {
+  type: 'inline-pair'
+  cavities: Cavity[]
+  lines: PairLine[]
+  factoryHalf: PairHalf
+  /** Missing where the module takes the device's place: only the factory plug is mated. */
+  deviceHalf?: PairHalf
+  /** Pairs with the same group may change places among themselves (coils that fire together). */
+  interchangeable?: string
+}
+
+export interface FlyingLead extends EndBase {
+  type: 'flying-lead'
+  colour: WireColour
+  areaMm2: number
+  wants: SignalSort
+  /** Colour of the factory wire as the kit's own sheet names it for a machine. */
+  sheet: { machine: MachineId; colour: WireColour }[]
+  /** What it draws from the circuit, A; without it the module's own supply for a feed, nothing for a signal. */
+  currentA?: number
+  /** Reference of something that measures: belongs to a sensor ground. */
+  reference?: boolean
+  /** The factory wire is cut here: this lead takes the half that leads to the ECU, or the half that comes from the device. */
+  cut?: { half: 'ecu' | 'device'; partner: KitEndId }
+  /** Joined at the control unit's plug rather than at the device. */
+  nearEcu?: boolean
+  /** The lead is a pin for a cavity that stands empty in the factory plug. */
+  intoSpare?: boolean
+}
+
+export interface RingEnd extends EndBase {
+  type: 'ring'
+  colour: WireColour
+  areaMm2: number
+  wants: SignalSort
+  holeMm: number
+  /** Stud the kit's own sheet names for a machine. */
+  sheet: { machine: MachineId; stud: StudId }[]
+  currentA?: number
+  /** Fuse in the lead, A; a feed without one is a stop. */
+  fuseA?: number
+  reference?: boolean
+}
+
+export interface PortEnd extends EndBase {
+  type: 'port'
+  closedBy: 'terminator' | 'cap'
+}
+
+/** An end that goes into a socket or terminal of the kit itself. */
+export interface PlugEnd extends EndBase {
+  type: 'plug'
+  into: string
+  /** Every socket its shape enters, the right one included. */
+  enters: string[]
+  colour?: WireColour
+  /** How the right socket is known. */
+  telling: string
+}
+
+export type KitEnd = InlinePair | FlyingLead | RingEnd | PortEnd | PlugEnd
+
+/** A socket or screw terminal on the module, the dial or the block. */
+export interface Socket {
+  id: string
+  name: string
+  style: 'socket' | 'screw terminal'
+  colour?: WireColour
+}
+
+/** A rule of the loom that holds for several ends, in one sentence. */
+export interface NamingRule {
+  id: string
+  kind: 'colour' | 'length' | 'interchangeable' | 'strict order'
+  ends: KitEndId[]
+  says: string
+}
+
+export interface KitPart {
+  id: string
+  name: string
+  count: number
+  /** A missing one stops the job, or only slows it. */
+  missing: 'stop' | 'note'
+}
+
+export interface KitSetting {
+  id: string
+  name: string
+  unit: string
+  choices?: string[]
+  low?: number
+  high?: number
+  /** What the unit ships with. */
+  shipped: string
+  why: string
+}
+
+export interface KitTrim {
+  rpm: number[]
+  load: number[]
+  boundsPct: [number, number]
+  actsOn: 'fuel' | 'pulse width'
+  gain: number
+  maxStepPct: number
+  /** From this throttle up a cell is accepted only one by one, by somebody who has looked at it. */
+  fullLoadPct: number
+}
+
+export interface Kit {
+  kind: 'kit'
+  id: KitId
+  version: number
+  /** Half-finished, used with its gaps shown. */
+  draft?: boolean
+  maker: string
+  model: string
+  system: string
+  source: string
+  /** Machines the maker made the loom for; others are a stop. */
+  fits: MachineId[]
+  /** `sleeps`: its drain falls to `idleMa` by itself when the engine stands. */
+  module: { name: string; supplyA: number; idleMa: number; sleeps?: boolean }
+  trunkM: number
+  ends: KitEnd[]
+  sockets?: Socket[]
+  /** Terminators the bus needs on the ports of this kit, all together. */
+  terminators?: number
+  naming?: NamingRule[]
+  taps: { method: TapMethod; lowMm2: number; highMm2: number; barred: ('hot' | 'wet' | 'vibration')[]; why: string }[]
+  parts: KitPart[]
+  settings: KitSetting[]
+  /** Without it the unit has no fuel table. */
+  trim?: KitTrim
+  steps: Step[]
+  cautions: string[]
+  returnToStock: string[]
+}

@@ -1,0 +1,158 @@
+import { z } from 'zod'
+import type { ShapeOf } from '../shared/index.ts'
+import {
+  tapMethods,
+  type Kit,
+  type KitPart,
+  type KitSetting,
+  type KitTrim,
+  type NamingRule,
+  type PairHalf,
+  type PairLine,
+  type Socket,
+} from './kitModel.ts'
+import { areaMm2, axis, cavities, gender, id, positive, shell, sort, step, wireColour, words } from './partSchemas.ts'
+
+const wants = z.strictObject(sort)
+const current = z.number().positive().max(200).optional()
+const pairHalf = z.strictObject({ shell, gender } satisfies ShapeOf<PairHalf>)
+const pairLine = z.strictObject({
+  cavity: z.int().positive(),
+  does: z.enum(['pass', 'tap', 'interrupt']),
+  wants,
+  colour: wireColour,
+  areaMm2,
+} satisfies ShapeOf<PairLine>)
+const endBase = {
+  id,
+  tag: words,
+  name: words,
+  breakOutM: z.number().min(0).max(10),
+  branchM: z.number().min(0).max(10),
+  needed: z.boolean(),
+}
+const kitEnd = z.discriminatedUnion('type', [
+  z.strictObject({
+    type: z.literal('inline-pair'),
+    ...endBase,
+    cavities,
+    lines: z.array(pairLine).min(1),
+    factoryHalf: pairHalf,
+    deviceHalf: pairHalf.optional(),
+    interchangeable: id.optional(),
+  }),
+  z.strictObject({
+    type: z.literal('flying-lead'),
+    ...endBase,
+    colour: wireColour,
+    areaMm2,
+    wants,
+    sheet: z.array(z.strictObject({ machine: id, colour: wireColour })),
+    currentA: current,
+    reference: z.boolean().optional(),
+    cut: z.strictObject({ half: z.enum(['ecu', 'device']), partner: id }).optional(),
+    nearEcu: z.boolean().optional(),
+    intoSpare: z.boolean().optional(),
+  }),
+  z.strictObject({
+    type: z.literal('ring'),
+    ...endBase,
+    colour: wireColour,
+    areaMm2,
+    wants,
+    holeMm: positive,
+    sheet: z.array(z.strictObject({ machine: id, stud: id })),
+    currentA: current,
+    fuseA: current,
+    reference: z.boolean().optional(),
+  }),
+  z.strictObject({ type: z.literal('port'), ...endBase, closedBy: z.enum(['terminator', 'cap']) }),
+  z.strictObject({
+    type: z.literal('plug'),
+    ...endBase,
+    into: id,
+    enters: z.array(id).min(1),
+    colour: wireColour.optional(),
+    telling: words,
+  }),
+])
+
+export const kitSchema = z.strictObject({
+  kind: z.literal('kit'),
+  id,
+  version: z.int().positive(),
+  draft: z.boolean().optional(),
+  maker: words,
+  model: words,
+  system: words,
+  source: words,
+  fits: z.array(id),
+  module: z.strictObject({ name: words, supplyA: positive, idleMa: z.number().min(0), sleeps: z.boolean().optional() }),
+  trunkM: positive,
+  ends: z.array(kitEnd).min(1).max(60),
+  sockets: z
+    .array(
+      z.strictObject({
+        id,
+        name: words,
+        style: z.enum(['socket', 'screw terminal']),
+        colour: wireColour.optional(),
+      } satisfies ShapeOf<Socket>),
+    )
+    .max(60)
+    .optional(),
+  terminators: z.int().min(0).max(4).optional(),
+  naming: z
+    .array(
+      z.strictObject({
+        id,
+        kind: z.enum(['colour', 'length', 'interchangeable', 'strict order']),
+        ends: z.array(id).min(1),
+        says: words,
+      } satisfies ShapeOf<NamingRule>),
+    )
+    .optional(),
+  taps: z.array(
+    z.strictObject({
+      method: z.enum(tapMethods),
+      lowMm2: positive,
+      highMm2: positive,
+      barred: z.array(z.enum(['hot', 'wet', 'vibration'])),
+      why: words,
+    }),
+  ),
+  parts: z.array(
+    z.strictObject({
+      id,
+      name: words,
+      count: z.int().positive(),
+      missing: z.enum(['stop', 'note']),
+    } satisfies ShapeOf<KitPart>),
+  ),
+  settings: z.array(
+    z.strictObject({
+      id,
+      name: words,
+      unit: z.string().max(20),
+      choices: z.array(words).optional(),
+      low: z.number().optional(),
+      high: z.number().optional(),
+      shipped: words,
+      why: words,
+    } satisfies ShapeOf<KitSetting>),
+  ),
+  trim: z
+    .strictObject({
+      rpm: axis,
+      load: axis,
+      boundsPct: z.tuple([z.number(), z.number()]),
+      actsOn: z.enum(['fuel', 'pulse width']),
+      gain: z.number().positive().max(1),
+      maxStepPct: positive,
+      fullLoadPct: z.number().min(0).max(100),
+    } satisfies ShapeOf<KitTrim>)
+    .optional(),
+  steps: z.array(step).max(400),
+  cautions: z.array(words),
+  returnToStock: z.array(words),
+} satisfies ShapeOf<Kit>)

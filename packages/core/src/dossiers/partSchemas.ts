@@ -1,0 +1,54 @@
+import { z } from 'zod'
+import type { ShapeOf } from '../shared/index.ts'
+import { colourNames } from './colours.ts'
+import { keys, outlines, stations, type Cavity, type Shell, type Step, type WireColour } from './model.ts'
+import { signalKinds, signalRoles, type SignalSort } from './signals.ts'
+
+export const id = z.string().regex(/^[a-z0-9][a-z0-9-]{0,63}$/, 'an id is small letters, digits and dashes, at most 64')
+export const words = z.string().min(1).max(600)
+export const colour = z.enum(colourNames)
+export const positive = z.number().positive()
+export const areaMm2 = z.number().positive().max(120)
+export const axis = z
+  .array(z.number())
+  .min(2)
+  .max(40)
+  .refine(
+    (values) => values.every((value, i) => i === 0 || value > values[i - 1]),
+    'an axis must rise from point to point',
+  )
+
+export const wireColour = z.strictObject({ base: colour, stripe: colour.optional() } satisfies ShapeOf<WireColour>)
+export const shell = z.strictObject({
+  family: words,
+  colour,
+  outline: z.enum(outlines),
+  key: z.enum(keys),
+} satisfies ShapeOf<Shell>)
+const cavity = z.strictObject({
+  number: z.int().positive(),
+  x: z.number().min(0).max(10),
+  y: z.number().min(0).max(10),
+  blank: z.boolean().optional(),
+  spare: z.enum(signalRoles).optional(),
+} satisfies ShapeOf<Cavity>)
+export const cavities = z.array(cavity).min(1).max(160)
+export const gender = z.enum(['female', 'male'])
+export const sort = {
+  signal: z.enum(signalKinds),
+  role: z.enum(signalRoles),
+  cylinder: z.int().min(1).max(16).optional(),
+  row: z.enum(['upper', 'lower']).optional(),
+  track: z.union([z.literal(1), z.literal(2)]).optional(),
+} satisfies ShapeOf<SignalSort>
+export const step = z.strictObject({
+  id,
+  station: z.enum(stations),
+  text: words,
+  why: words.optional(),
+  caution: words.optional(),
+  power: z.enum(['off', 'on']).optional(),
+  reading: z
+    .strictObject({ quantity: words, unit: words, low: z.number().optional(), high: z.number().optional() })
+    .optional(),
+} satisfies ShapeOf<Step>)

@@ -1,0 +1,78 @@
+import type { Connector, Machine, Net, Stud, Variant, Wire, Zone } from '../model.ts'
+import { fields, linesOf, readMachineSheet, type MachineSheet, type SheetParts } from './machineSheet.ts'
+
+/** Years or markets of a machine, written as what differs in the sheet. */
+export interface VariantSheet {
+  id: string
+  name: string
+  tells: string
+  /** Lines that replace those with the same id, or are new. */
+  nets?: string
+  plugs?: string
+  studs?: string
+  zones?: string
+  /** Ids of lines that are not there. */
+  without?: string[]
+}
+
+type Facts = Omit<Machine, 'kind' | 'version' | 'zones' | 'connectors' | 'nets' | 'wires' | 'studs' | 'variants'>
+
+/** A whole machine document from its sheet; variants are worked out by comparing whole looms. */
+export function machineDocument(facts: Facts, sheet: MachineSheet, variants: readonly VariantSheet[] = []): Machine {
+  const base = readMachineSheet(sheet)
+  return {
+    kind: 'machine',
+    version: 1,
+    ...facts,
+    ...base,
+    variants: variants.map((variant) => difference(base, variant, readMachineSheet(changed(sheet, variant)))),
+  }
+}
+
+function changed(sheet: MachineSheet, variant: VariantSheet): MachineSheet {
+  const without = new Set(variant.without)
+  const merge = (text: string, more: string | undefined) => {
+    const lines = new Map(linesOf(text).map((line) => [idOf(line), line]))
+    for (const line of linesOf(more ?? '')) lines.set(idOf(line), line)
+    return [...lines].flatMap(([id, line]) => (without.has(id) ? [] : [line])).join('\n')
+  }
+  return {
+    zones: merge(sheet.zones, variant.zones),
+    nets: merge(sheet.nets, variant.nets),
+    plugs: merge(sheet.plugs, variant.plugs),
+    studs: merge(sheet.studs, variant.studs),
+  }
+}
+
+function idOf(line: string): string {
+  const [head] = fields(line, line.split('|').length)
+  return head.replace(/^\*([a-z]\s+)?/, '').trim()
+}
+
+function difference(base: SheetParts, variant: VariantSheet, whole: SheetParts): Variant {
+  const lists = ['zones', 'connectors', 'nets', 'wires', 'studs'] as const
+  const differing = <T extends { id: string }>(before: readonly T[], after: readonly T[]) => {
+    const known = new Map(before.map((item) => [item.id, JSON.stringify(item)]))
+    return after.filter((item) => known.get(item.id) !== JSON.stringify(item))
+  }
+  return {
+    id: variant.id,
+    name: variant.name,
+    tells: variant.tells,
+    remove: lists.flatMap((list) => {
+      const kept = new Set<string>(whole[list].map((item) => item.id))
+      return base[list].filter((item) => !kept.has(item.id)).map((item) => ({ list, id: item.id }))
+    }),
+    zones: differing<Zone>(base.zones, whole.zones),
+    connectors: differing<Connector>(base.connectors, whole.connectors),
+    nets: differing<Net>(base.nets, whole.nets),
+    wires: differing<Wire>(base.wires, whole.wires),
+    studs: differing<Stud>(base.studs, whole.studs),
+    steps: [],
+  }
+}
+
+/** Lines made for each of several cylinders or sides. */
+export function eachOf<T>(items: readonly T[], line: (item: T, i: number) => string): string {
+  return items.map(line).join('\n')
+}

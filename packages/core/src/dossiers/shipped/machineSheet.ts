@@ -1,0 +1,263 @@
+import { gridCavities, type FaceLayout } from '../gridCavities.ts'
+import { readWireColour } from '../readWireColour.ts'
+import {
+  keys,
+  lockKinds,
+  outlines,
+  type Cavity,
+  type Connector,
+  type Lock,
+  type Machine,
+  type Net,
+  type Shell,
+  type Stud,
+  type Wire,
+  type WireColour,
+  type WirePlace,
+  type Zone,
+} from '../model.ts'
+import { meterStates, signalKinds, signalRoles, type MeterReading, type SignalSort } from '../signals.ts'
+import { colourNames } from '../colours.ts'
+
+/**
+ * A machine as its loom is written down in the yard: circuits, plugs with the circuit of every cavity, studs, zones.
+ * Every wire follows: two places of a circuit are one wire, more meet in a splice.
+ */
+export interface MachineSheet {
+  /** `id | name | conditions` */
+  zones: string
+  /** `id | name | signal role [c1] [upper] [t1] | colour area | options`; `*` before the id: runs to the ECU, `*b` to its second plug. */
+  nets: string
+  /** `id | name | device | zone | place | shell | lock | cavities` */
+  plugs: string
+  /** `id | name | net | zone | place | thread, mm` */
+  studs: string
+}
+
+export type SheetParts = Pick<Machine, 'zones' | 'nets' | 'connectors' | 'wires' | 'studs'>
+
+/** Reads a sheet. @throws with the line that cannot be read; the result is still to be checked as a document. */
+export function readMachineSheet(sheet: MachineSheet): SheetParts {
+  const nets = linesOf(sheet.nets).map(readNet)
+  const places = new Map<string, Place[]>()
+  const at = (net: string, place: Place) => {
+    if (!nets.some((item) => item.net.id === net)) throw new Error(`sheet: no circuit "${net}"`)
+    places.set(net, [...(places.get(net) ?? []), place])
+  }
+  const studs = linesOf(sheet.studs).map((line): Stud => {
+    const [id, name, net, zone, place, thread] = fields(line, 6)
+    at(net, { stud: id })
+    return { id, name, net, zone, place, threadMm: Number(thread) }
+  })
+  const connectors = linesOf(sheet.plugs).map((line) => readPlug(line, nets, at))
+  return {
+    zones: linesOf(sheet.zones).map(readZone),
+    nets: nets.map((item) => item.net),
+    connectors,
+    wires: nets.flatMap((item) => wiresOf(item, places.get(item.net.id) ?? [])),
+    studs,
+  }
+}
+
+interface Place {
+  connector?: string
+  cavity?: number
+  stud?: string
+  colour?: WireColour
+  areaMm2?: number
+}
+
+interface SheetNet {
+  net: Net
+  colour: WireColour
+  areaMm2: number
+  ecu: string | null
+}
+
+export function linesOf(text: string): string[] {
+  return text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '')
+}
+
+export function fields(line: string, count: number): string[] {
+  const parts = line.split('|').map((part) => part.trim())
+  if (parts.length > count || parts.length < count - 1)
+    throw new Error(`sheet: ${count} fields wanted, ${parts.length} found in "${line}"`)
+  return [...parts, ...Array<string>(count - parts.length).fill('')]
+}
+
+export function oneOf<T extends string>(list: readonly T[], word: string, line: string): T {
+  const found = list.find((item) => item === word)
+  if (found === undefined) throw new Error(`sheet: "${word}" is none of ${list.join(', ')} in "${line}"`)
+  return found
+}
+
+export function sheetColour(text: string, line: string): WireColour {
+  const reading = readWireColour(text)
+  if (reading.kind !== 'read') throw new Error(`sheet: ${reading.message} In "${line}"`)
+  return reading.colour
+}
+
+/** `signal role c1 upper t2` */
+export function readSort(text: string, line: string): SignalSort {
+  const [signal, role, ...more] = text.split(/[\s:]+/)
+  const sort: SignalSort = { signal: oneOf(signalKinds, signal, line), role: oneOf(signalRoles, role, line) }
+  for (const word of more) {
+    if (/^c\d+$/.test(word)) sort.cylinder = Number(word.slice(1))
+    else if (word === 'upper' || word === 'lower') sort.row = word
+    else if (word === 't1') sort.track = 1
+    else if (word === 't2') sort.track = 2
+    else throw new Error(`sheet: "${word}" is not understood in "${line}"`)
+  }
+  return sort
+}
+
+function readZone(line: string): Zone {
+  const [id, name, conditions] = fields(line, 3)
+  const known = ['hot', 'wet', 'vibration', 'dry'] as const
+  return { id, name, conditions: conditions.split(/\s+/).map((word) => oneOf(known, word, line)) }
+}
+
+function readNet(line: string): SheetNet {
+  const [head, name, sort, wire, options] = fields(line, 5)
+  const ecu = head.startsWith('*') ? (/^\*([a-z])\s/.exec(head)?.[1] ?? 'a') : null
+  const netId = head.replace(/^\*([a-z]\s+)?/, '').trim()
+  if (netId === '') throw new Error(`sheet: no id in "${line}"`)
+  const [colour, area] = wire.split(/\s+/)
+  const net: Net = { id: netId, name, ...readSort(sort, line) }
+  const readings: MeterReading[] = []
+  for (const option of options.split(',').map((part) => part.trim())) {
+    if (option === '') continue
+    const spare = /^spare ([\d.]+)$/.exec(option)
+    const reads = /^reads (V AC|V|ohm|Hz) ([\d.]+)\.\.([\d.]+) (.+)$/.exec(option)
+    if (spare) net.spareA = Number(spare[1])
+    else if (option === 'electronic') net.electronic = true
+    else if (option === 'high voltage') net.highVoltage = true
+    else if (reads)
+      readings.push({
+        state: oneOf(meterStates, reads[4].replaceAll(';', ','), line),
+        unit: oneOf(['V', 'V AC', 'ohm', 'Hz'] as const, reads[1], line),
+        low: Number(reads[2]),
+        high: Number(reads[3]),
+      })
+    else throw new Error(`sheet: option "${option}" is not understood in "${line}"`)
+  }
+  if (readings.length > 0) net.readings = readings
+  return { net, colour: sheetColour(colour, line), areaMm2: Number(area), ecu }
+}
+
+/** `sealed black oval two-ribs [male]` */
+export function readShell(text: string, pins: number, line: string): { shell: Shell; gender: 'female' | 'male' } {
+  const words = text.split(/\s+/).map((word) => word.replaceAll('-', ' '))
+  const gender = words.at(-1) === 'male' ? 'male' : 'female'
+  const [family, colour, outline, key] = words
+  return {
+    gender,
+    shell: {
+      family: `${family} ${pinWord(pins)}-way`,
+      colour: oneOf(colourNames, colour, line),
+      outline: outline === 'd shape' ? 'd-shape' : oneOf(outlines, outline, line),
+      key: oneOf(keys, key, line),
+    },
+  }
+}
+
+function pinWord(pins: number): string {
+  return (
+    ['', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'][pins] ??
+    String(pins)
+  )
+}
+
+const opening: Record<Lock['kind'], (colour: string) => string> = {
+  'thumb tab': () => 'Press the tab down with the thumb and pull on the plug, never on the wires.',
+  'slide then press': (colour) => `Lift the ${colour}lock first, then press the tab under it and pull on the plug.`,
+  squeeze: () => 'Squeeze both sides and pull straight off.',
+  tang: () => 'Lift the tang with a small flat screwdriver, only as far as it gives, and pull.',
+  bayonet: () => 'Turn the ring a quarter to the left and pull straight off.',
+  lever: (colour) => `Pull the ${colour}lever all the way over; the plug walks out by itself.`,
+  none: () => 'No lock: pull straight off on the plug.',
+}
+
+function readLock(text: string, line: string): Lock {
+  const found = lockKinds.find((kind) => text.startsWith(kind))
+  if (!found) throw new Error(`sheet: lock "${text}" is not understood in "${line}"`)
+  const colour = text.slice(found.length).trim()
+  return {
+    kind: found,
+    ...(colour === '' ? {} : { colour: oneOf(colourNames, colour, line) }),
+    opens: opening[found](colour === '' ? '' : `${colour} `),
+  }
+}
+
+/** `[2 rows] ref5 tps@gy/vi sgnd - .`; `-` is blank, `.` empty; `ecu a 60 in 3` fills with the circuits that run there. */
+function readPlug(line: string, nets: readonly SheetNet[], at: (net: string, place: Place) => void): Connector {
+  const [id, name, device, zone, place, shellText, lock, cells] = fields(line, 8)
+  const control = /^ecu ([a-z]) (\d+) in (\d+)$/.exec(cells)
+  const layout = /^\[(?:(\d+) )?(rows|staggered|round)\]\s*/.exec(cells)
+  const starred = control
+    ? nets.filter((item) => item.ecu === control[1]).map((item) => item.net.id)
+    : cells.replace(/^\[[^\]]*\]\s*/, '').split(/\s+/)
+  const count = control ? Number(control[2]) : starred.length
+  if (starred.length > count) throw new Error(`sheet: ${starred.length} circuits do not fit into "${line}"`)
+  const rows = control ? Number(control[3]) : Number(layout?.[1] ?? 1)
+  const forms: Record<string, FaceLayout> = { staggered: 'staggered', round: 'round' }
+  const cavities: Cavity[] = gridCavities(count, rows, forms[layout?.[2] ?? ''] ?? 'grid')
+  cavities.forEach((cavity, i) => {
+    const cell = starred[i] ?? '-'
+    if (cell === '-') cavity.blank = true
+    else if (cell.startsWith('.')) {
+      if (cell.length > 1) cavity.spare = oneOf(signalRoles, cell.slice(1), line)
+    } else {
+      const [net, override] = cell.split('@')
+      const [colour, area] = (override ?? '').split(':')
+      at(net, {
+        connector: id,
+        cavity: cavity.number,
+        ...(colour ? { colour: sheetColour(colour, line) } : {}),
+        ...(area ? { areaMm2: Number(area) } : {}),
+      })
+    }
+  })
+  const pins = cavities.filter((cavity) => !cavity.blank).length
+  const connector: Connector = {
+    id,
+    name,
+    device,
+    zone,
+    place,
+    ...readShell(shellText, pins, line),
+    cavities,
+    lock: readLock(lock, line),
+  }
+  return control ? { ...connector, ecu: true } : connector
+}
+
+/** A direct wire between two places, a splice for more. */
+function wiresOf({ net, colour, areaMm2 }: SheetNet, places: readonly Place[]): Wire[] {
+  if (places.length < 2) throw new Error(`sheet: circuit "${net.id}" has ${places.length} places; a wire needs two`)
+  const wire = (from: Place, to: WirePlace, changed: Place): Wire => ({
+    id: `${net.id}.${placeWord(from)}`.replaceAll('.', '-').slice(0, 64),
+    net: net.id,
+    from: wirePlace(from),
+    to,
+    colour: changed.colour ?? colour,
+    areaMm2: changed.areaMm2 ?? areaMm2,
+  })
+  if (places.length === 2) {
+    const [a, b] = places
+    return [wire(a, wirePlace(b), a.colour || a.areaMm2 ? a : b)]
+  }
+  return places.map((place) => wire(place, { splice: `${net.id}-splice`.slice(0, 64) }, place))
+}
+
+function placeWord(place: Place): string {
+  return place.stud ?? `${place.connector}-${place.cavity}`
+}
+
+function wirePlace(place: Place): WirePlace {
+  if (place.stud !== undefined) return { stud: place.stud }
+  return { connector: place.connector ?? '', cavity: place.cavity ?? 0 }
+}
