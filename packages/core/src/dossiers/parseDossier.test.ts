@@ -47,7 +47,7 @@ describe('contradictions are named with their path', () => {
     ['duplicate-cavity', (machine: Machine) => (machine.connectors[0].cavities[1].number = 1)],
     ['same-stripe', (machine: Machine) => (machine.wires[6].colour = { base: 'red', stripe: 'red' })],
     ['splice-alone', (machine: Machine) => (machine.wires[6].from = { splice: 'lonely' })],
-    ['table-size', (machine: Machine) => machine.target.afr.pop()],
+    ['table-size', (machine: Machine) => machine.target?.afr.pop()],
   ]
   test.each(mistakes)('%s', (code, change) => {
     expect(broken(change).map((problem) => problem.code)).toContain(code)

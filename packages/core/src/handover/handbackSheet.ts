@@ -104,7 +104,7 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
 
 function sheetConnection({ machine, kit }: JobDossiers, state: JobState, end: KitEnd): SheetConnection {
   const made = state.connections.filter((connection) => connection.kitEnd === end.id)
-  const places = [...new Set(made.map((connection) => targetWords(machine, connection.to, kit.ends)))]
+  const places = [...new Set(made.map((connection) => targetWords(machine, connection.to, kit)))]
   const first = made[0]
   const wires: SheetWire[] = made.flatMap(({ to }, i) => {
     if (!('connector' in to) || (i > 0 && !('cavity' in to))) return []

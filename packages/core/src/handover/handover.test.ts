@@ -1,12 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { replay, type NewEntry } from '../jobs/index.ts'
+import { replay, requireTrimBasis, type NewEntry } from '../jobs/index.ts'
 import { gorseCase, rightConnections } from '../wiring/gorseCase.ts'
 import { handbackSheet } from './handbackSheet.ts'
 import { readTrimCsv, trimCsv } from './trimCsv.ts'
 
 const dossiers = gorseCase()
-const { rpm, load, boundsPct } = dossiers.kit.trim
+const { rpm, load, boundsPct } = requireTrimBasis(dossiers).trim
 const job = { title: "hut 7's fuel quad", createdAt: '2026-06-01T08:00:00.000Z' }
 
 describe('trim table as CSV', () => {

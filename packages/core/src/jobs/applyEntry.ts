@@ -1,4 +1,5 @@
 import { sameTarget, type ConnectionTarget, type PairSide } from '../wiring/index.ts'
+import { differenceKey } from './choices.ts'
 import { currentTrim, type CellChange, type Done, type JobDossiers, type JobState, type NewEntry } from './model.ts'
 
 /**
@@ -11,9 +12,12 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
     case 'note':
       state.notes.push({ entry: entry.id, by: entry.by, at: entry.at, text: entry.text, about: entry.about })
       return null
-    case 'step-done':
+    case 'step-done': {
       state.stepsDone[entry.step] ??= done
+      const step = [...dossiers.machine.steps, ...dossiers.kit.steps].find((item) => item.id === entry.step)
+      if (step?.power) state.power = step.power
       return null
+    }
     case 'part-checked':
       state.parts[entry.part] = { ...done, state: entry.state }
       return null
@@ -26,6 +30,7 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
         value: entry.value,
         unit: entry.unit,
         step: entry.step,
+        card: entry.card,
         about: entry.about,
       })
       return null
@@ -46,6 +51,37 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
     case 'stop-lifted':
       state.lifted[entry.finding] = { ...done, reason: entry.reason }
       return null
+    case 'irreversible':
+      state.irreversible.push({
+        ...done,
+        act: entry.act,
+        text: entry.text,
+        consentBy: entry.consentBy,
+        about: entry.about,
+      })
+      return null
+    case 'found':
+      state.found.push({ ...done, what: entry.what, text: entry.text, about: entry.about })
+      return null
+    case 'dealt-with': {
+      const found = state.found.find((item) => item.entry === entry.found)
+      if (!found) return 'What it deals with is not on the list.'
+      found.dealt = { ...done, how: entry.how }
+      return null
+    }
+    case 'difference-accepted': {
+      const made = state.connections.find((connection) => connection.kitEnd === entry.kitEnd)
+      if (!made) return 'Nothing is connected there.'
+      state.accepted[differenceKey(entry.kitEnd, made.to)] = { ...done, reason: entry.reason }
+      return null
+    }
+    case 'choice': {
+      const now = state.choices[entry.choice]?.value ?? null
+      if (now !== entry.replaces)
+        return `It was ${entry.replaces ?? 'as proposed'} when this was chosen, and is ${now ?? 'as proposed'} now.`
+      state.choices[entry.choice] = { ...done, value: entry.value }
+      return null
+    }
     case 'setting': {
       const now = state.settings[entry.setting]?.value ?? null
       if (now !== entry.replaces)

@@ -1,5 +1,6 @@
 import type { Problem } from '../shared/index.ts'
-import { ruleCatalogue } from '../wiring/index.ts'
+import { joinSchools, ruleCatalogue } from '../wiring/index.ts'
+import { asProposed, placeChoice, readPlace } from './choices.ts'
 import type { JobDossiers, NewEntry } from './model.ts'
 
 /**
@@ -23,14 +24,18 @@ export function checkReferences({ machine, kit }: JobDossiers, entry: NewEntry, 
     case 'connected': {
       known(kit.ends, entry.kitEnd, 'kitEnd', end)
       const { to } = entry
-      if ('kitEnd' in to) known(kit.ends, to.kitEnd, 'to.kitEnd', end)
+      if ('kitEnd' in to) known([...kit.ends, ...(kit.sockets ?? [])], to.kitEnd, 'to.kitEnd', end)
       if ('stud' in to) known(machine.studs, to.stud, 'to.stud', `stud of the ${machine.model}`)
       if ('connector' in to) known(machine.connectors, to.connector, 'to.connector', `plug of the ${machine.model}`)
       break
     }
     case 'disconnected':
+    case 'difference-accepted':
     case 'tugged':
       known(kit.ends, entry.kitEnd, 'kitEnd', end)
+      break
+    case 'choice':
+      problems.push(...choiceProblems({ machine, kit }, entry, path))
       break
     case 'setting':
       problems.push(...settingProblems(kit, entry, path))
@@ -56,6 +61,31 @@ export function checkReferences({ machine, kit }: JobDossiers, entry: NewEntry, 
     default:
   }
   return problems
+}
+
+function choiceProblems(
+  { machine, kit }: JobDossiers,
+  entry: Extract<NewEntry, { kind: 'choice' }>,
+  path: string,
+): Problem[] {
+  const say = (field: string, message: string): Problem[] => [
+    { code: 'unknown-reference', path: `${path}.${field}`, message },
+  ]
+  if (entry.choice === 'joining')
+    return joinSchools.some((school) => school === entry.value)
+      ? []
+      : say('value', `Joining may be: ${joinSchools.join(', ')}.`)
+  const end = kit.ends.find((item) => placeChoice(item.id) === entry.choice)
+  if (!end) return say('choice', `"${entry.choice}" is no question of this job.`)
+  if (entry.value === asProposed) return []
+  const place = readPlace(entry.value)
+  if (place === undefined) return say('value', `"${entry.value}" is no place.`)
+  if (place === null) return []
+  if ('stud' in place && !machine.studs.some((stud) => stud.id === place.stud))
+    return say('value', `"${place.stud}" is no stud of the ${machine.model}.`)
+  if ('connector' in place && !machine.connectors.some((connector) => connector.id === place.connector))
+    return say('value', `"${place.connector}" is no plug of the ${machine.model}.`)
+  return []
 }
 
 function settingProblems(

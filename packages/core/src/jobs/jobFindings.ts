@@ -1,6 +1,9 @@
-import { checkWiring, findingKey, ruleCatalogue, type Finding, type Match } from '../wiring/index.ts'
 import type { Station } from '../dossiers/index.ts'
+import { checkWiring, findingKey, ruleCatalogue, type Erratum, type Finding, type Match } from '../wiring/index.ts'
+import { differenceKey } from './choices.ts'
+import { journalFindings } from './journalFindings.ts'
 import type { JobDossiers, JobState } from './model.ts'
+import { planOf } from './stationProgress.ts'
 
 export interface JobFinding extends Finding {
   key: string
@@ -12,17 +15,27 @@ export interface JobFinding extends Finding {
 /** Stations that no open stop lets anyone enter. */
 export const gatedStations: readonly Station[] = ['wake', 'close-up', 'hand-back']
 
+/** What a job's findings need beside its own journal. */
+export interface FindingContext {
+  plan?: readonly Match[]
+  /** Errors of kit sheets, from all jobs. */
+  errata?: readonly Erratum[]
+}
+
 /** All findings of a job as built, lifted ones marked. */
-export function jobFindings(dossiers: JobDossiers, state: JobState, plan?: readonly Match[]): JobFinding[] {
+export function jobFindings(
+  dossiers: JobDossiers,
+  state: JobState,
+  { plan = planOf(dossiers, state), errata = [] }: FindingContext = {},
+): JobFinding[] {
   const { machine, kit } = dossiers
-  const disputes = state.disputes.map((dispute): Finding => ({
-    rule: 'two-places',
-    severity: ruleCatalogue['two-places'].severity,
-    at: { kitEnd: dispute.kitEnd },
-    reason: `Two different places were written down for ${kit.ends.find((end) => end.id === dispute.kitEnd)?.name ?? dispute.kitEnd}; the later one is shown.`,
-    remedy: 'Look at it. If the later is wrong, undo it; else take the end off in the list and connect it again.',
-  }))
-  return [...checkWiring(machine, kit, state.connections, plan), ...disputes].map((finding) => {
+  const found = [
+    ...checkWiring(machine, kit, state.connections, { plan, errata }).filter(
+      (finding) => finding.rule !== 'differs-from-plan' || !differenceAccepted(state, finding),
+    ),
+    ...journalFindings(dossiers, state, plan),
+  ]
+  return found.map((finding) => {
     const key = findingKey(finding)
     const lifted = state.lifted[key]
     return {
@@ -34,6 +47,11 @@ export function jobFindings(dossiers: JobDossiers, state: JobState, plan?: reado
         : {}),
     }
   })
+}
+
+function differenceAccepted(state: JobState, finding: Finding): boolean {
+  const made = state.connections.find((connection) => connection.kitEnd === finding.at.kitEnd)
+  return made !== undefined && differenceKey(made.kitEnd, made.to) in state.accepted
 }
 
 export function openStops(findings: readonly JobFinding[]): JobFinding[] {

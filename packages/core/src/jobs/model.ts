@@ -16,16 +16,39 @@ export interface LogMapping {
   dropUnreadable: boolean
 }
 
+export const irreversibleActs = ['cut', 'notch', 'hole'] as const
+export type IrreversibleAct = (typeof irreversibleActs)[number]
+
+export const earlierWorks = ['bypass', 'puncture', 'parked plug', 'cut wire', 'other'] as const
+export type EarlierWork = (typeof earlierWorks)[number]
+
 export type EntryBody =
   | { kind: 'note'; text: string; about?: FindingPlace & { station?: Station } }
   | { kind: 'step-done'; step: string }
   | { kind: 'part-checked'; part: string; state: 'present' | 'missing' | 'not used' }
-  | { kind: 'reading'; quantity: string; value: number; unit: string; step?: string; about?: FindingPlace }
+  | {
+      kind: 'reading'
+      quantity: string
+      value: number
+      unit: string
+      step?: string
+      /** The meter card it answers. */
+      card?: string
+      about?: FindingPlace
+    }
   | { kind: 'connected'; kitEnd: KitEndId; to: ConnectionTarget; method?: TapMethod }
   | { kind: 'disconnected'; kitEnd: KitEndId; side?: PairSide }
   | { kind: 'tugged'; kitEnd: KitEndId }
   | { kind: 'station-done'; station: Station }
   | { kind: 'stop-lifted'; finding: string; reason: string }
+  /** Something done to the machine that cannot be taken back, with the owner's word. */
+  | { kind: 'irreversible'; act: IrreversibleAct; text: string; consentBy: string; about?: FindingPlace }
+  /** What an earlier fitter left behind; stays on the list until dealt with. */
+  | { kind: 'found'; what: EarlierWork; text: string; about?: FindingPlace }
+  | { kind: 'dealt-with'; found: string; how: string }
+  | { kind: 'difference-accepted'; kitEnd: KitEndId; reason: string }
+  /** A question with one answer at a time: a school, or the place of an end. */
+  | { kind: 'choice'; choice: string; value: string; replaces: string | null }
   | { kind: 'setting'; setting: string; value: string; replaces: string | null }
   | {
       kind: 'log-imported'
@@ -100,10 +123,24 @@ export interface JobState {
   stepsDone: Record<string, Done>
   stationsDone: Record<string, Done>
   parts: Record<string, Done & { state: 'present' | 'missing' | 'not used' }>
-  readings: (Done & { quantity: string; value: number; unit: string; step?: string; about?: FindingPlace })[]
+  readings: (Done & {
+    quantity: string
+    value: number
+    unit: string
+    step?: string
+    card?: string
+    about?: FindingPlace
+  })[]
   notes: (Done & { text: string; about?: FindingPlace & { station?: Station } })[]
   settings: Record<string, Done & { value: string }>
   lifted: Record<string, Done & { reason: string }>
+  irreversible: (Done & { act: IrreversibleAct; text: string; consentBy: string; about?: FindingPlace })[]
+  found: (Done & { what: EarlierWork; text: string; about?: FindingPlace; dealt?: Done & { how: string } })[]
+  /** Differences from the plan a person has taken as they are; the key names end and place. */
+  accepted: Record<string, Done & { reason: string }>
+  choices: Record<string, Done & { value: string }>
+  /** Whether the battery is on, by the last step that says so. */
+  power: 'on' | 'off'
   logs: (Done & {
     log: string
     name: string

@@ -62,7 +62,12 @@ export function planAppend(
 }
 
 function isReplacing(entry: NewEntry): boolean {
-  return entry.kind === 'setting' || entry.kind === 'trim-accepted' || entry.kind === 'trim-loaded'
+  return (
+    entry.kind === 'setting' ||
+    entry.kind === 'choice' ||
+    entry.kind === 'trim-accepted' ||
+    entry.kind === 'trim-loaded'
+  )
 }
 
 function refuse(

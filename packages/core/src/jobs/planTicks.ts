@@ -1,6 +1,15 @@
 import { inSentence, type KitEnd, type TapMethod } from '../dossiers/index.ts'
-import { checkWiring, sameTarget, targetWords, type ConnectionTarget, type Match } from '../wiring/index.ts'
+import {
+  adviseJoint,
+  checkWiring,
+  sameTarget,
+  targetWords,
+  type ConnectionTarget,
+  type Match,
+} from '../wiring/index.ts'
+import { joinSchoolOf } from './choices.ts'
 import type { EntryBody, JobDossiers, JobState } from './model.ts'
+import { planOf } from './stationProgress.ts'
 
 /** One thing to do with one end, and the entry it makes. */
 export interface Tick {
@@ -15,7 +24,7 @@ export interface Tick {
  * tug, a closure one. What is connected wrongly is taken off first; another place that does no harm may stay.
  */
 export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, match: Match | undefined): Tick[] {
-  const { machine } = dossiers
+  const { machine, kit } = dossiers
   const made = state.connections.filter((connection) => connection.kitEnd === end.id)
   const planned = match?.target ?? { closed: 'cap' as const }
   const wrong = made.filter(({ to }) => !sameTarget(to, planned))
@@ -40,7 +49,12 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
   }
   const tug: Tick = {
     id: 'tug',
-    label: end.type === 'inline-pair' ? 'Locks closed, both tugged' : 'Tugged: it does not move',
+    label:
+      end.type === 'inline-pair'
+        ? end.deviceHalf
+          ? 'Locks closed, both tugged'
+          : 'Lock closed, tugged'
+        : 'Tugged: it does not move',
     done: made.length > 0 && made.every((connection) => connection.tugged) && at(target),
     makes: { kind: 'tugged', kitEnd: end.id },
   }
@@ -53,17 +67,20 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
       makes: { kind: 'connected', kitEnd: end.id, to: { connector: target.connector, side } },
     })
     return [
-      half('factory', `Factory plug into loom end ${end.tag}`),
-      half('device', `Loom end ${end.tag} onto the ${device}`),
+      half(
+        'factory',
+        `Factory plug into ${end.deviceHalf ? 'loom end' : 'the'} ${end.deviceHalf ? end.tag : inSentence(end.name)}`,
+      ),
+      ...(end.deviceHalf ? [half('device', `Loom end ${end.tag} onto the ${device}`)] : []),
       tug,
     ]
   }
-  const method = end.type === 'flying-lead' ? suggestedMethod(dossiers, target) : undefined
-  const label =
-    end.type === 'ring'
-      ? `Ring under the nut: ${inSentence(targetWords(machine, target))}`
-      : `Lead ${end.tag} joined${method ? `, ${method}` : ''}`
+  const advice = end.type === 'flying-lead' ? adviseJoint(machine, kit, end, target, joinSchoolOf(state)) : null
+  const method = advice?.method
+  const label = joinLabel(dossiers, end, target, method)
+  const consent = consentTick(dossiers, state, end)
   return [
+    ...(consent ? [consent] : []),
     { id: 'join', label, done: at(target), makes: { kind: 'connected', kitEnd: end.id, to: target, method } },
     tug,
   ]
@@ -72,7 +89,36 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
 function takeOffWords({ machine, kit }: JobDossiers, end: KitEnd, to: ConnectionTarget): string {
   return 'kitEnd' in to && to.kitEnd === end.id
     ? 'Part its two halves from each other'
-    : `Take it off: it is at ${inSentence(targetWords(machine, to, kit.ends))}`
+    : `Take it off: it is at ${inSentence(targetWords(machine, to, kit))}`
+}
+
+function joinLabel({ machine, kit }: JobDossiers, end: KitEnd, target: ConnectionTarget, method?: TapMethod): string {
+  if (end.type === 'ring') return `Ring under the nut: ${inSentence(targetWords(machine, target))}`
+  if (end.type === 'plug') return `${end.name} into ${inSentence(targetWords(machine, target, kit))}`
+  if (end.type === 'flying-lead' && end.intoSpare) return `Pin ${end.tag} pushed home, seal in`
+  const half =
+    end.type === 'flying-lead' && end.cut ? (end.cut.half === 'ecu' ? ' to the ECU half' : ' to the other half') : ''
+  return `Lead ${end.tag} joined${half}${method ? `, ${method}` : ''}`
+}
+
+/** A wire is cut only with the owner's word, written down first. */
+function consentTick(dossiers: JobDossiers, state: JobState, end: KitEnd): Tick | null {
+  if (end.type !== 'flying-lead' || end.cut?.half !== 'device') return null
+  const { partner } = end.cut
+  const { machine, kit } = dossiers
+  const target = planOf(dossiers, state).find((match) => match.kitEnd === end.id)?.target
+  return {
+    id: 'consent',
+    label: 'Owner agrees that this wire is cut',
+    done: state.irreversible.some((act) => act.act === 'cut' && [end.id, partner].includes(act.about?.kitEnd ?? '')),
+    makes: {
+      kind: 'irreversible',
+      act: 'cut',
+      text: `Cut for ${end.name}${target ? `: ${targetWords(machine, target, kit)}` : ''}`,
+      consentBy: 'the owner, asked by the fitter',
+      about: { kitEnd: end.id },
+    },
+  }
 }
 
 /** A place other than the planned one may stay when nothing speaks against it. */
@@ -80,23 +126,4 @@ function mayStay({ machine, kit }: JobDossiers, state: JobState, end: KitEnd): b
   return !checkWiring(machine, kit, state.connections).some(
     (finding) => finding.at.kitEnd === end.id && finding.severity === 'stop',
   )
-}
-
-/** The first way of joining that suits the wire's size and the place's conditions. */
-function suggestedMethod({ machine, kit }: JobDossiers, target: ConnectionTarget): TapMethod | undefined {
-  if (!('connector' in target) || !('cavity' in target)) return undefined
-  const connector = machine.connectors.find((item) => item.id === target.connector)
-  const zone = machine.zones.find((item) => item.id === connector?.zone)
-  const wire = machine.wires.find((item) =>
-    [item.from, item.to].some(
-      (place) => 'connector' in place && place.connector === target.connector && place.cavity === target.cavity,
-    ),
-  )
-  return kit.taps.find(
-    (tap) =>
-      wire !== undefined &&
-      wire.areaMm2 >= tap.lowMm2 &&
-      wire.areaMm2 <= tap.highMm2 &&
-      !tap.barred.some((condition) => zone?.conditions.includes(condition)),
-  )?.method
 }

@@ -38,6 +38,11 @@ export function freshState({ kit }: JobDossiers): JobState {
     notes: [],
     settings: {},
     lifted: {},
+    irreversible: [],
+    found: [],
+    accepted: {},
+    choices: {},
+    power: 'on',
     logs: [],
     trim: {
       rpm,

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { stations, tapMethods } from '../dossiers/index.ts'
+import { earlierWorks, irreversibleActs } from './model.ts'
 import { connectionTargetSchema, pairSides } from '../wiring/index.ts'
 
 const id = z.string().min(1).max(64)
@@ -38,6 +39,7 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
     value: finite,
     unit: z.string().max(20),
     step: id.optional(),
+    card: z.string().min(1).max(120).optional(),
     about: z.strictObject(place).optional(),
   }),
   z.strictObject({
@@ -51,6 +53,30 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...common, kind: z.literal('tugged'), kitEnd: id }),
   z.strictObject({ ...common, kind: z.literal('station-done'), station: z.enum(stations) }),
   z.strictObject({ ...common, kind: z.literal('stop-lifted'), finding: z.string().min(1).max(300), reason: text }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('irreversible'),
+    act: z.enum(irreversibleActs),
+    text,
+    consentBy: z.string().min(1).max(80),
+    about: z.strictObject(place).optional(),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('found'),
+    what: z.enum(earlierWorks),
+    text,
+    about: z.strictObject(place).optional(),
+  }),
+  z.strictObject({ ...common, kind: z.literal('dealt-with'), found: z.string().min(1).max(100), how: text }),
+  z.strictObject({ ...common, kind: z.literal('difference-accepted'), kitEnd: id, reason: text }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('choice'),
+    choice: z.string().min(1).max(100),
+    value: z.string().min(1).max(200),
+    replaces: z.string().max(200).nullable(),
+  }),
   z.strictObject({
     ...common,
     kind: z.literal('setting'),

@@ -1,5 +1,6 @@
 import { stations, type Station, type Step } from '../dossiers/index.ts'
-import { proposeMatches } from '../wiring/index.ts'
+import { proposeMatches, type Match } from '../wiring/index.ts'
+import { locksOf } from './choices.ts'
 import type { JobDossiers, JobState } from './model.ts'
 
 export interface StationProgress {
@@ -41,12 +42,14 @@ function count(dossiers: JobDossiers, state: JobState, station: Station): { made
   return { made: steps.filter((step) => step.id in state.stepsDone).length, wanted: steps.length }
 }
 
-/** Ends as the plan has them, computed once per pair of dossiers. */
-export function planOf(dossiers: JobDossiers) {
-  const known = plans.get(dossiers)
-  if (known) return known
-  const plan = proposeMatches(dossiers.machine, dossiers.kit)
-  plans.set(dossiers, plan)
+/** Ends as the plan has them, choices of the job kept; computed once per pair of dossiers and set of choices. */
+export function planOf(dossiers: JobDossiers, state?: Pick<JobState, 'choices'>): Match[] {
+  const locks = state ? locksOf(dossiers.kit, state) : []
+  const key = JSON.stringify(locks)
+  const known = plans.get(dossiers) ?? new Map<string, Match[]>()
+  plans.set(dossiers, known)
+  const plan = known.get(key) ?? proposeMatches(dossiers.machine, dossiers.kit, locks)
+  known.set(key, plan)
   return plan
 }
-const plans = new WeakMap<JobDossiers, ReturnType<typeof proposeMatches>>()
+const plans = new WeakMap<JobDossiers, Map<string, Match[]>>()

@@ -1,32 +1,47 @@
-import { inSentence, type Kit, type KitEnd, type Machine } from '../dossiers/index.ts'
-import { ruleCatalogue, severities, type Connection, type Finding } from './model.ts'
-import type { CheckScene } from './scene.ts'
-import { closureFindings } from './rules/closureRules.ts'
+import { inSentence, machineGaps, machineIndex, type Kit, type KitEnd, type Machine } from '../dossiers/index.ts'
+import { endLookalikes } from './endLookalikes.ts'
+import { ruleCatalogue, severities, type Connection, type Erratum, type Finding } from './model.ts'
+import { sameTarget, targetWords } from './places.ts'
+import { proposeMatches, type Match } from './proposeMatches.ts'
+import { closureFindings, terminatorFindings } from './rules/closureRules.ts'
+import { cutFindings } from './rules/cutRules.ts'
 import { leadFindings } from './rules/leadRules.ts'
 import { pairFindings } from './rules/pairRules.ts'
 import { ringFindings } from './rules/ringRules.ts'
-import { sameTarget, targetWords } from './places.ts'
-import { proposeMatches, type Match } from './proposeMatches.ts'
+import { plannedWords, type CheckScene } from './scene.ts'
+
+/** What the check may be told beside the dossiers and the connections. */
+export interface CheckContext {
+  /** The proposed matches, when the caller has them already. */
+  plan?: readonly Match[]
+  /** What is known to be wrong on the kit's sheet. */
+  errata?: readonly Erratum[]
+}
 
 /**
  * All findings about what is connected so far, stops first.
  * @param connections as built; an inline pair has up to two, one per side, or one without side for both
- * @param plan the proposed matches, when the caller has them already
  */
 export function checkWiring(
   machine: Machine,
   kit: Kit,
   connections: readonly Connection[],
-  plan: readonly Match[] = proposeMatches(machine, kit),
+  { plan = proposeMatches(machine, kit), errata = [] }: CheckContext = {},
 ): Finding[] {
   const findings: Finding[] = []
+  const stopped = new Set<string>()
   const scene: CheckScene = {
     machine,
+    index: machineIndex(machine),
     kit,
-    plan,
-    stopped: (kitEnd) => findings.some((finding) => finding.severity === 'stop' && finding.at.kitEnd === kitEnd),
-    say: (rule, at, reason, remedy) =>
-      findings.push({ rule, severity: ruleCatalogue[rule].severity, at, reason, remedy }),
+    connections,
+    plan: new Map(plan.map((match) => [match.kitEnd, match])),
+    stopped: (kitEnd) => stopped.has(kitEnd),
+    say: (rule, at, reason, remedy) => {
+      const { severity } = ruleCatalogue[rule]
+      if (severity === 'stop' && at.kitEnd !== undefined) stopped.add(at.kitEnd)
+      findings.push({ rule, severity, at, reason, remedy })
+    },
   }
   if (kit.fits.length > 0 && !kit.fits.includes(machine.id))
     scene.say(
@@ -35,47 +50,50 @@ export function checkWiring(
       `${kit.maker} ${kit.model} is not made for ${machine.model}.`,
       'Use the kit made for this machine.',
     )
-  for (const end of kit.ends) {
-    const made = connections.filter((connection) => connection.kitEnd === end.id)
-    checkEnd(scene, end, made)
-  }
+  for (const gap of machineGaps(machine)) scene.say('dossier-gap', gap.at, gap.says, gap.remedy)
+  const madeOf = new Map<string, Connection[]>()
+  for (const connection of connections)
+    madeOf.set(connection.kitEnd, [...(madeOf.get(connection.kitEnd) ?? []), connection])
+  for (const end of kit.ends) checkEnd(scene, end, madeOf.get(end.id) ?? [])
+  terminatorFindings(scene)
+  for (const erratum of errata)
+    if (erratum.kit === kit.id && erratum.machine === machine.id)
+      scene.say(
+        'sheet-erratum',
+        { kitEnd: erratum.kitEnd },
+        `The sheet says ${erratum.says}; ${erratum.is} (${erratum.by}, ${erratum.at.slice(0, 10)}).`,
+        'Go by what was found, count the cavity, and prove it with the meter.',
+      )
   return findings.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity))
 }
 
 function checkEnd(scene: CheckScene, end: KitEnd, made: readonly Connection[]): void {
   const { say, machine, kit } = scene
-  const match = scene.plan.find((candidate) => candidate.kitEnd === end.id)
-  const toLoom = made.find((connection) => 'kitEnd' in connection.to)
-  if (toLoom && 'kitEnd' in toLoom.to) {
-    const other = kit.ends.find((candidate) => candidate.id === Object(toLoom.to).kitEnd)
-    if (other?.id === end.id)
-      say(
-        'pair-to-itself',
-        { kitEnd: end.id },
-        `The two halves of the ${inSentence(end.name)} are mated to each other: the module is bypassed and the factory plug hangs free or back on its device.`,
-        'Part the two halves. Factory plug into the loom, loom onto the device, tug both.',
-      )
-    else
-      say(
-        'loom-to-loom',
-        { kitEnd: end.id },
-        `${end.name} is mated to ${other?.name ?? 'another end'} of the same loom.`,
-        'Part them and connect each to its own place on the machine.',
-      )
-    return
-  }
-  if (closureFindings(scene, end, made, match)) return
+  if (matedWithinLoom(scene, end, made)) return
+  if (closureFindings(scene, end, made)) return
   if (end.type === 'inline-pair') pairFindings(scene, end, made)
-  if (end.type === 'flying-lead') leadFindings(scene, end, made)
+  if (end.type === 'flying-lead') {
+    leadFindings(scene, end, made)
+    cutFindings(scene, end, made)
+  }
   if (end.type === 'ring') ringFindings(scene, end, made)
-  if (made.length > 0 && !made.some((connection) => connection.tugged))
+  if (made.length > 0 && !made.every((connection) => connection.tugged))
     say(
       'not-tugged',
       { kitEnd: end.id },
       `${end.name} has not been tugged.`,
       'Pull at it by the plug or beside the joint; it must not move.',
     )
+  const [look] = endLookalikes(kit, end.id)
+  if (look)
+    say(
+      'kit-lookalike',
+      { kitEnd: end.id },
+      `${end.name} looks like ${inSentence(look.name)}: ${look.shared}.`,
+      look.telling,
+    )
   const place = made[0]?.to
+  const match = scene.plan.get(end.id)
   if (
     place &&
     match?.target &&
@@ -86,7 +104,46 @@ function checkEnd(scene: CheckScene, end: KitEnd, made: readonly Connection[]): 
     say(
       'differs-from-plan',
       { kitEnd: end.id },
-      `${end.name} is at ${targetWords(machine, place)}; the plan says ${targetWords(machine, match.target)}.`,
+      `${end.name} is at ${targetWords(machine, place, kit)}; the plan says ${targetWords(machine, match.target, kit)}.`,
       'It may stay there. Note why, so that the next person finds it.',
     )
+}
+
+/** Ends of one loom mated with each other, and plugs in sockets. @returns true when there is nothing more to check */
+function matedWithinLoom(scene: CheckScene, end: KitEnd, made: readonly Connection[]): boolean {
+  const { say, kit } = scene
+  const found = made.flatMap(({ to }) => ('kitEnd' in to ? [to.kitEnd] : []))
+  if (found.length === 0) return false
+  const [into] = found
+  if (end.type === 'plug') {
+    if (into === end.into) {
+      if (!made.every((connection) => connection.tugged))
+        say('not-tugged', { kitEnd: end.id }, `${end.name} has not been tugged.`, 'Pull at it; it must not move.')
+      return true
+    }
+    const socket = kit.sockets?.find((item) => item.id === into)
+    say(
+      'wrong-socket',
+      { kitEnd: end.id },
+      `${end.name} is in ${inSentence(socket?.name ?? kit.ends.find((item) => item.id === into)?.name ?? into)}${end.enters.includes(into) ? ', which takes it but is another' : ''}.`,
+      `Take it out; it belongs into ${inSentence(plannedWords(scene, end, end.into))}. ${end.telling}`,
+    )
+    return true
+  }
+  const other = kit.ends.find((candidate) => candidate.id === into)
+  if (other?.id === end.id)
+    say(
+      'pair-to-itself',
+      { kitEnd: end.id },
+      `The two halves of the ${inSentence(end.name)} are mated to each other: the module is bypassed and the factory plug hangs free or back on its device.`,
+      'Part the two halves. Factory plug into the loom, loom onto the device, tug both.',
+    )
+  else
+    say(
+      'loom-to-loom',
+      { kitEnd: end.id },
+      `${end.name} is mated to ${other?.name ?? kit.sockets?.find((item) => item.id === into)?.name ?? 'another end'} of the same kit.`,
+      'Part them and connect each to its own place.',
+    )
+  return true
 }

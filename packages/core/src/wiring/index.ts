@@ -1,17 +1,15 @@
-export { checkWiring } from './checkWiring.ts'
-export {
-  connectorLookalikes,
-  pinCount,
-  wireLookalikes,
-  type ConnectorLookalike,
-  type WireLookalike,
-} from './lookalikes.ts'
+export { checkWiring, type CheckContext } from './checkWiring.ts'
+export { endLookalikes, type EndLookalike } from './endLookalikes.ts'
+export { adviseJoint, joinSchools, methodsFor, type JoinAdvice, type JoinSchool } from './joinMethods.ts'
+export { pinCount } from './pins.ts'
+export { connectorLookalikes, wireLookalikes, type ConnectorLookalike, type WireLookalike } from './lookalikes.ts'
 export {
   findingKey,
   pairSides,
   ruleCatalogue,
   severities,
   type Connection,
+  type Erratum,
   type ConnectionTarget,
   type Finding,
   type FindingPlace,
@@ -20,5 +18,20 @@ export {
   type Severity,
 } from './model.ts'
 export { sameTarget, targetWords } from './places.ts'
-export { proposeMatches, type Match } from './proposeMatches.ts'
+export { plannedConnections } from './plannedConnections.ts'
+export { proposeMatches, type Match, type MatchLock } from './proposeMatches.ts'
 export { connectionSchema, connectionTargetSchema } from './schema.ts'
+export { findWires, type WireFound } from './findWires.ts'
+export { identifyWire, type WireIdentity } from './identifyWire.ts'
+export { judgeReading, type ReadingVerdict } from './judgeReading.ts'
+export { cardsAllowed, meterCards, meterPhases, type MeterCard, type MeterPhase } from './meterCards.ts'
+export { barredFromMeter, expectedReadings } from './readings.ts'
+export {
+  moduleSources,
+  touchedNets,
+  traceSignal,
+  type Hop,
+  type ModuleSource,
+  type SignalTrace,
+  type SignalWay,
+} from './traceSignal.ts'

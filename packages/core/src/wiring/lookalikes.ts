@@ -8,6 +8,7 @@ import {
   type Wire,
 } from '../dossiers/index.ts'
 import { wireConfusion, type Confusion } from './colourDistance.ts'
+import { pinCount } from './pins.ts'
 
 export interface ConnectorLookalike {
   connector: ConnectorId
@@ -37,10 +38,6 @@ export function connectorLookalikes(machine: Machine, id: ConnectorId): Connecto
       },
     ]
   })
-}
-
-export function pinCount(connector: { cavities: { blank?: boolean }[] }): number {
-  return connector.cavities.filter((cavity) => !cavity.blank).length
 }
 
 function coloursOf(machine: Machine, id: ConnectorId): string[] {

@@ -28,6 +28,8 @@ export interface FindingPlace {
   connector?: ConnectorId
   cavity?: number
   stud?: StudId
+  /** Journal entry it comes from, where that is its place. */
+  entry?: string
 }
 
 export interface Finding {
@@ -42,18 +44,32 @@ export interface Finding {
 export const ruleCatalogue = {
   'pair-to-itself': { severity: 'stop', never: true },
   'loom-to-loom': { severity: 'stop', never: true },
+  'wrong-socket': { severity: 'stop', never: false },
   'pair-one-side': { severity: 'stop', never: false },
   'pair-split': { severity: 'stop', never: false },
   'wrong-connector': { severity: 'stop', never: false },
+  'wrong-cylinder': { severity: 'stop', never: false },
+  'wrong-row': { severity: 'stop', never: false },
+  'wrong-track': { severity: 'stop', never: false },
   'pins-differ': { severity: 'stop', never: false },
   'genders-clash': { severity: 'stop', never: false },
   'wrong-wire': { severity: 'stop', never: false },
   'stripe-swapped': { severity: 'stop', never: false },
   'no-wire': { severity: 'stop', never: false },
+  'pin-occupied': { severity: 'stop', never: false },
+  'cut-open': { severity: 'stop', never: false },
+  'cut-split': { severity: 'stop', never: false },
+  'cut-no-consent': { severity: 'stop', never: false },
   'barred-circuit': { severity: 'stop', never: true },
+  'airbag-circuit': { severity: 'stop', never: true },
   'feed-always-live': { severity: 'stop', never: true },
+  'feed-unfused': { severity: 'stop', never: true },
+  'feed-on-ground': { severity: 'stop', never: true },
+  'feed-brake-lamp': { severity: 'stop', never: false },
+  'feed-electronic': { severity: 'stop', never: false },
   'ground-live': { severity: 'stop', never: true },
   'ground-sensor': { severity: 'stop', never: true },
+  'reference-on-power': { severity: 'stop', never: false },
   'wrong-machine': { severity: 'stop', never: false },
   'wrong-kind': { severity: 'stop', never: false },
   'two-places': { severity: 'fix', never: false },
@@ -61,19 +77,40 @@ export const ruleCatalogue = {
   'spare-open': { severity: 'fix', never: false },
   'port-open': { severity: 'fix', never: false },
   'port-wrong-closure': { severity: 'fix', never: false },
+  'bus-terminators': { severity: 'fix', never: false },
   'closed-but-wanted': { severity: 'fix', never: false },
+  'feed-over-spare': { severity: 'fix', never: false },
   'tap-size': { severity: 'fix', never: false },
   'tap-place': { severity: 'fix', never: false },
+  'cut-method': { severity: 'fix', never: false },
   'ring-size': { severity: 'fix', never: false },
   'not-tugged': { severity: 'fix', never: false },
+  'earlier-work': { severity: 'fix', never: false },
+  'reading-off': { severity: 'fix', never: false },
   'confusable-wire': { severity: 'note', never: false },
+  'kit-lookalike': { severity: 'note', never: false },
   'sheet-differs': { severity: 'note', never: false },
+  'sheet-erratum': { severity: 'note', never: false },
+  'dossier-gap': { severity: 'note', never: false },
   'differs-from-plan': { severity: 'note', never: false },
 } as const satisfies Record<string, { severity: Severity; never: boolean }>
 export type RuleId = keyof typeof ruleCatalogue
 
+/** Something a kit's sheet says wrongly, found on a machine and written down once for everybody after. */
+export interface Erratum {
+  id: string
+  kit: string
+  machine: string
+  kitEnd: KitEndId
+  /** What the sheet says, and what is there. */
+  says: string
+  is: string
+  by: string
+  at: string
+}
+
 /** One line per finding that stays the same while the finding does; stops are lifted by it. */
 export function findingKey(finding: { rule: string; at: FindingPlace }): string {
-  const { kitEnd = '', connector = '', cavity = '', stud = '' } = finding.at
-  return [finding.rule, kitEnd, connector, cavity, stud].join('|')
+  const { kitEnd = '', connector = '', cavity = '', stud = '', entry } = finding.at
+  return [finding.rule, kitEnd, connector, cavity, stud, ...(entry === undefined ? [] : [entry])].join('|')
 }

@@ -1,13 +1,16 @@
-import type { KitEnd, Machine } from '../dossiers/index.ts'
+import { machineIndex, type Kit, type Machine } from '../dossiers/index.ts'
 import type { ConnectionTarget } from './model.ts'
 
 /** A target in the words of the trade: "throttle sensor plug, cavity 2". */
-export function targetWords(machine: Machine, target: ConnectionTarget, ends: readonly KitEnd[] = []): string {
+export function targetWords(machine: Machine, target: ConnectionTarget, kit?: Pick<Kit, 'ends' | 'sockets'>): string {
   if ('closed' in target) return target.closed === 'cap' ? 'capped' : 'terminator in'
-  if ('kitEnd' in target) return ends.find((end) => end.id === target.kitEnd)?.name ?? target.kitEnd
-  if ('stud' in target) return machine.studs.find((stud) => stud.id === target.stud)?.name ?? target.stud
-  const connector = machine.connectors.find((item) => item.id === target.connector)
-  const name = connector?.name ?? target.connector
+  if ('kitEnd' in target)
+    return (
+      [...(kit?.ends ?? []), ...(kit?.sockets ?? [])].find((item) => item.id === target.kitEnd)?.name ?? target.kitEnd
+    )
+  const index = machineIndex(machine)
+  if ('stud' in target) return index.studs.get(target.stud)?.name ?? target.stud
+  const name = index.connectors.get(target.connector)?.name ?? target.connector
   return 'cavity' in target ? `${name}, cavity ${target.cavity}` : name
 }
 

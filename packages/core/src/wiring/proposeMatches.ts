@@ -1,104 +1,120 @@
-import { inSentence, wireAt, wireName, wireShort, type KitEnd, type Kit, type Machine } from '../dossiers/index.ts'
+import type { FlyingLead, Kit, KitEnd, KitEndId, Machine } from '../dossiers/index.ts'
 import { solveAssignment } from '../shared/index.ts'
-import { candidateCost, candidatesOf, type Candidate } from './matchCost.ts'
+import { candidateCost, candidatesOf, costParts, type Candidate, type CostPart } from './matchCost.ts'
+import { closureReason, reasonsFor } from './matchReasons.ts'
 import type { ConnectionTarget } from './model.ts'
-import { pinCount } from './lookalikes.ts'
+import { sameTarget } from './places.ts'
 
 export interface Match {
-  kitEnd: string
+  kitEnd: KitEndId
   /** null: this machine has no place for the end; it is capped. */
   target: ConnectionTarget | null
   cost: number
+  /** What the cost is made of; empty when everything agrees. */
+  breakdown: CostPart[]
   /** Why, in the order a person would say it. */
   reasons: string[]
   /** Next best place and how much worse the whole assignment gets with it; null when there is none. */
   second: { target: ConnectionTarget | null; margin: number } | null
+  /** Other ends it may change places with. */
+  swapsWith: KitEndId[]
+  /** Chosen by a person, not by cost. */
+  locked: boolean
+}
+
+/** A place a person has chosen for an end; null: it stays capped. */
+export interface MatchLock {
+  kitEnd: KitEndId
+  to: ConnectionTarget | null
 }
 
 const nowhere = { needed: 24, spare: 9 }
 const impossible = 1e6
 
+type Placed = Exclude<KitEnd, { type: 'port' | 'plug' }>
+
 /**
- * Which end of the kit loom belongs where: the assignment of all ends together that costs least.
- * Ports are closed, not assigned. Ties go to the first in the document, so that runs repeat.
+ * Which end of the kit loom belongs where: the assignment of all ends together that costs least, locked choices kept.
+ * Both leads of a cut wire are one item, as an inline pair is. Ports are closed and plugs go into their own socket.
+ * Ties go to the first in the document, so that runs repeat.
  */
-export function proposeMatches(machine: Machine, kit: Kit): Match[] {
-  const ends = kit.ends.filter((end) => end.type !== 'port')
+export function proposeMatches(machine: Machine, kit: Kit, locks: readonly MatchLock[] = []): Match[] {
+  const ends = kit.ends.filter((end): end is Placed => end.type !== 'port' && end.type !== 'plug' && !isCutPartner(end))
   const candidates = candidatesOf(machine)
-  const cost = ends.map((end) => [
-    ...candidates.map((candidate) => Math.min(impossible, candidateCost(machine, end, candidate))),
-    ...ends.map((other) => (other === end ? (end.needed ? nowhere.needed : nowhere.spare) : impossible)),
-  ])
+  const cost = ends.map((end) => {
+    const lock = locks.find((item) => item.kitEnd === end.id)
+    return [
+      ...candidates.map((candidate) => {
+        if (lock && (lock.to === null || !sameTarget(lock.to, candidate.target))) return impossible
+        return Math.min(lock ? impossible / 2 : impossible, candidateCost(machine, end, candidate))
+      }),
+      ...ends.map((other) => {
+        if (other !== end || (lock && lock.to !== null)) return impossible
+        return end.needed ? nowhere.needed : nowhere.spare
+      }),
+    ]
+  })
   const best = solveAssignment(cost)
-  const matches = ends.map((end, row): Match => {
+  const matches = new Map<KitEndId, Match>()
+  ends.forEach((end, row) => {
     const column = best.columnOfRow[row]
-    const candidate = column < candidates.length ? candidates[column] : null
-    const without = cost.map((line, i) =>
-      i === row ? line.map((value, j) => (j === column ? impossible : value)) : line,
-    )
-    const other = solveAssignment(without)
-    const otherColumn = other.columnOfRow[row]
-    return {
+    const candidate: Candidate | undefined = candidates[column]
+    const mates = groupOf(ends, end)
+    const taken = new Set(mates.map((mate) => best.columnOfRow[ends.indexOf(mate)]))
+    const second = secondBest(cost, row, taken, best.total)
+    const locked = locks.some((item) => item.kitEnd === end.id)
+    const match: Match = {
       kitEnd: end.id,
       target: candidate?.target ?? null,
       cost: cost[row][column],
+      breakdown: candidate ? (costParts(machine, end, candidate) ?? []) : [],
       reasons: candidate ? reasonsFor(machine, end, candidate) : [`${machine.model} has no place for it: cap it.`],
-      second:
-        other.total >= impossible
-          ? null
-          : { target: candidates[otherColumn]?.target ?? null, margin: other.total - best.total },
+      second: second === null ? null : { target: candidates[second.column]?.target ?? null, margin: second.margin },
+      swapsWith: mates.filter((mate) => mate !== end).map((mate) => mate.id),
+      locked,
     }
+    matches.set(end.id, match)
+    if (end.type === 'flying-lead' && end.cut) matches.set(end.cut.partner, { ...match, kitEnd: end.cut.partner })
   })
-  return kit.ends.map(
-    (end) =>
-      matches.find((match) => match.kitEnd === end.id) ?? {
-        kitEnd: end.id,
-        target: { closed: end.type === 'port' ? end.closedBy : 'cap' },
-        cost: 0,
-        reasons: [
-          end.type === 'port' && end.closedBy === 'terminator'
-            ? 'The bus needs its terminator here.'
-            : 'Keeps water out.',
-        ],
-        second: null,
-      },
-  )
+  return kit.ends.map((end) => matches.get(end.id) ?? closedMatch(end, kit))
 }
 
-function reasonsFor(machine: Machine, end: KitEnd, candidate: Candidate): string[] {
-  if (candidate.kind === 'stud' && end.type === 'ring') {
-    const { stud } = candidate
-    const named = end.sheet.some((sheet) => sheet.machine === machine.id && sheet.stud === stud.id)
-    return [
-      ...(named ? ["the kit's sheet names it"] : []),
-      `power ground, ${end.holeMm} mm eye over M${stud.threadMm}`,
-      stud.place,
-    ]
+/** The lead to the ECU's half follows its partner. */
+function isCutPartner(end: KitEnd): end is FlyingLead {
+  return end.type === 'flying-lead' && end.cut?.half === 'ecu'
+}
+
+/** Ends that may change places with this one, itself included. */
+function groupOf(ends: readonly Placed[], end: Placed): Placed[] {
+  if (end.type !== 'inline-pair' || end.interchangeable === undefined) return [end]
+  return ends.filter((other) => other.type === 'inline-pair' && other.interchangeable === end.interchangeable)
+}
+
+function secondBest(
+  cost: readonly (readonly number[])[],
+  row: number,
+  taken: ReadonlySet<number>,
+  bestTotal: number,
+): { column: number; margin: number } | null {
+  const without = cost.map((line, i) =>
+    i === row ? line.map((value, j) => (taken.has(j) ? impossible : value)) : line,
+  )
+  const other = solveAssignment(without)
+  const margin = other.total - bestTotal
+  return other.total >= impossible / 2 ? null : { column: other.columnOfRow[row], margin }
+}
+
+function closedMatch(end: KitEnd, kit: Kit): Match {
+  const target: ConnectionTarget =
+    end.type === 'plug' ? { kitEnd: end.into } : { closed: end.type === 'port' ? end.closedBy : 'cap' }
+  return {
+    kitEnd: end.id,
+    target,
+    cost: 0,
+    breakdown: [],
+    reasons: closureReason(end, kit),
+    second: null,
+    swapsWith: [],
+    locked: false,
   }
-  if (candidate.kind === 'cavity' && end.type === 'flying-lead') {
-    const sheet = end.sheet.find((item) => item.machine === machine.id)
-    const { wire, net } = candidate
-    return [
-      `carries ${inSentence(net.name)}`,
-      sheet && wireShort(sheet.colour) === wireShort(wire.colour)
-        ? `${wireName(wire.colour)}, as the sheet says`
-        : wireName(wire.colour),
-      `${wire.areaMm2} mm² wire`,
-    ]
-  }
-  if (candidate.kind === 'connector' && end.type === 'inline-pair') {
-    const { connector } = candidate
-    const roles = end.lines.map((line) => line.wants.signal.replaceAll('-', ' '))
-    const colours = end.lines.flatMap((line) => {
-      const wire = wireAt(machine, connector.id, line.cavity)
-      return wire && wireShort(wire.colour) === wireShort(line.colour) ? [wireShort(wire.colour)] : []
-    })
-    return [
-      `same signals: ${[...new Set(roles)].join(', ')}`,
-      `${pinCount(connector)} pins in both`,
-      `${connector.shell.colour} ${connector.shell.outline} shell, key: ${connector.shell.key}`,
-      ...(colours.length > 0 ? [`wire colours agree: ${colours.join(', ')}`] : []),
-    ]
-  }
-  return []
 }

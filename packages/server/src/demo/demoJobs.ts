@@ -1,6 +1,15 @@
 import { quadEngine, rideCsv, simulateRide } from '@tidy-badger/core/engine-sim'
 import { defaultLimits, fitVersion, readLogBytes, suggestTrims } from '@tidy-badger/core/fuel-trim'
-import { currentTrim, planOf, planTicks, replay, stepsOf, type EntryBody, type NewEntry } from '@tidy-badger/core/jobs'
+import {
+  currentTrim,
+  planOf,
+  requireTrimBasis,
+  planTicks,
+  replay,
+  stepsOf,
+  type EntryBody,
+  type NewEntry,
+} from '@tidy-badger/core/jobs'
 import { stations, type Station } from '@tidy-badger/core/dossiers'
 import type { JobService, LoadedJob } from '../jobs/index.ts'
 import type { Rooms } from '../platform/rooms.ts'
@@ -176,10 +185,11 @@ async function takeRide(
   number: number,
   accept: boolean,
 ) {
-  const { machine, kit } = job.dossiers
+  const { machine } = job.dossiers
+  const { trim, target } = requireTrimBasis(job.dossiers)
   const state = replay(job.dossiers, writer.entries)
   const inForce = currentTrim(state)
-  const axes = { rpm: kit.trim.rpm, load: kit.trim.load }
+  const axes = { rpm: trim.rpm, load: trim.load }
   const ride = simulateRide(quadEngine, {
     seed,
     minutes: 24,
@@ -208,18 +218,18 @@ async function takeRide(
     tableInForce: state.trim.revisions.at(-1)?.entry ?? null,
   })
   if (!accept) return
-  const { gain, maxStepPct, boundsPct } = kit.trim
+  const { gain, maxStepPct, boundsPct } = trim
   const suggestion = suggestTrims(read.value.log, {
     axes,
     trimPct: inForce,
     currentPct: inForce,
-    target: machine.target,
+    target,
     limits: { ...defaultLimits, ...machine.filters, idleRpm: machine.engine.idleRpm },
     options: { gain, maxStepPct, boundsPct },
   })
   const cells = suggestion.cells.flatMap((row, r) =>
     row.flatMap((cell, l) =>
-      cell.earned && axes.load[l] < kit.trim.fullLoadPct
+      cell.earned && axes.load[l] < trim.fullLoadPct
         ? [{ rpm: axes.rpm[r], load: axes.load[l], old: inForce[r][l], new: Math.round(cell.trimPct * 10) / 10 }]
         : [],
     ),

@@ -5,7 +5,6 @@ import {
   jobFindings,
   openStops,
   planAppend,
-  planOf,
   replay,
   stationNow,
   type JobDossiers,
@@ -199,7 +198,7 @@ export function jobService(rooms: Rooms, dossiers: DossierService, live: Live) {
   }
 
   function summary(job: LoadedJob) {
-    const findings = jobFindings(job.dossiers, job.state, planOf(job.dossiers))
+    const findings = jobFindings(job.dossiers, job.state)
     const { machine, kit } = job.dossiers
     return {
       id: job.row.id,

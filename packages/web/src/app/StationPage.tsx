@@ -1,4 +1,5 @@
 import { stations, type Station } from '@tidy-badger/core/dossiers'
+import { trimBasis } from '@tidy-badger/core/jobs'
 import { lazy, Suspense } from 'react'
 import { Navigate, useParams } from 'react-router'
 import { Loading } from '../ui/states.tsx'
@@ -22,13 +23,14 @@ export function StationPage() {
 }
 
 function StationView({ station }: { station: Station }) {
+  const { dossiers } = useJob()
   switch (station) {
     case 'check-kit':
       return <CheckKit />
     case 'hook-up':
       return <HookUpPage />
     case 'trim':
-      return <TrimPage />
+      return trimBasis(dossiers) ? <TrimPage /> : <StepList station={station} />
     case 'hand-back':
       return <HandBackPage />
     default:

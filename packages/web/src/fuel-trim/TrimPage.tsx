@@ -1,5 +1,5 @@
 import { fitVersion } from '@tidy-badger/core/fuel-trim'
-import { currentTrim } from '@tidy-badger/core/jobs'
+import { currentTrim, requireTrimBasis } from '@tidy-badger/core/jobs'
 import { Tabs } from 'radix-ui'
 import { lazy, Suspense, useState } from 'react'
 import { StationDoneButton, useJob } from '../jobs/index.ts'
@@ -21,6 +21,7 @@ const RideChart = lazy(() => import('./components/RideChart.tsx'))
 
 export function TrimPage() {
   const { state, dossiers, write } = useJob()
+  const { trim } = requireTrimBasis(dossiers)
   const [pickedLog, setPickedLog] = useState<string | null>(null)
   const [attempt, setAttempt] = useState(0)
   const [cell, setCell] = useState<CellKey | null>(null)
@@ -32,7 +33,7 @@ export function TrimPage() {
   const current = currentTrim(state)
   const spent = log !== undefined && log.usedBy !== null
   const scope = log ? `${log.log} ${state.trim.revisions.length}` : ''
-  const cells = cellViews(dossiers.kit.trim, current, ready?.suggestion ?? null, turned[scope] ?? new Set(), spent)
+  const cells = cellViews(trim, current, ready?.suggestion ?? null, turned[scope] ?? new Set(), spent)
   const chosen = cells.filter((item) => item.accepted)
   const boldest = chosen.reduce<CellView | undefined>(
     (most, item) => (!most || change(item) > change(most) ? item : most),
@@ -48,7 +49,7 @@ export function TrimPage() {
   }
   const accept = async () => {
     if (!log || !ready || chosen.length === 0) return
-    const { gain, maxStepPct } = dossiers.kit.trim
+    const { gain, maxStepPct } = trim
     await write({
       kind: 'trim-accepted',
       log: log.log,
@@ -147,7 +148,7 @@ export function TrimPage() {
         chosen.length > 0 ? (
           <Dock
             title={`Accept ${chosen.length} ${chosen.length === 1 ? 'cell' : 'cells'}, keep ${cells.length - chosen.length} as they are`}
-            hint={`Largest change ${boldest ? signed(boldest.next - boldest.now) : '0'} %. Cells from ${dossiers.kit.trim.fullLoadPct} % throttle are taken one by one, by looking at them.`}
+            hint={`Largest change ${boldest ? signed(boldest.next - boldest.now) : '0'} %. Cells from ${trim.fullLoadPct} % throttle are taken one by one, by looking at them.`}
             actions={
               <>
                 <Button

@@ -1,4 +1,4 @@
-import type { Kit } from '@tidy-badger/core/dossiers'
+import type { KitTrim } from '@tidy-badger/core/dossiers'
 import type { TrimCell, TrimSuggestion } from '@tidy-badger/core/fuel-trim'
 
 export type CellKey = `${number}/${number}`
@@ -28,7 +28,7 @@ function written(value: number): number {
  * @param turned cells whose answer the person has turned round
  */
 export function cellViews(
-  trim: Kit['trim'],
+  trim: KitTrim,
   current: readonly (readonly number[])[],
   suggestion: TrimSuggestion | null,
   turned: ReadonlySet<CellKey>,

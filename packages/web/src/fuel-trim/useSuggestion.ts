@@ -1,5 +1,5 @@
 import { defaultLimits, type TrimProblem } from '@tidy-badger/core/fuel-trim'
-import { currentTrim, trimOfRevision, type JobState } from '@tidy-badger/core/jobs'
+import { currentTrim, requireTrimBasis, trimOfRevision, type JobState } from '@tidy-badger/core/jobs'
 import { useEffect, useState } from 'react'
 import { useJob } from '../jobs/index.ts'
 import { Unreachable } from '../platform/api/http.ts'
@@ -34,14 +34,15 @@ export function useSuggestion(log: ImportedLog | undefined, attempt: number): Su
       running?.cancel()
     }
     const work = async () => {
-      const { machine, kit } = dossiers
+      const { machine } = dossiers
+      const { trim, target } = requireTrimBasis(dossiers)
       const problem: TrimProblem = {
-        axes: { rpm: kit.trim.rpm, load: kit.trim.load },
+        axes: { rpm: trim.rpm, load: trim.load },
         trimPct: trimOfRevision(state, log.tableInForce),
         currentPct: currentTrim(state),
-        target: machine.target,
+        target,
         limits: { ...defaultLimits, ...machine.filters, idleRpm: machine.engine.idleRpm },
-        options: { gain: kit.trim.gain, maxStepPct: kit.trim.maxStepPct, boundsPct: kit.trim.boundsPct },
+        options: { gain: trim.gain, maxStepPct: trim.maxStepPct, boundsPct: trim.boundsPct },
       }
       show({ kind: 'working', share: 0, stage: 'fetching the log', cancel })
       const bytes = await logBytes(log.log)

@@ -48,8 +48,8 @@ export function useJobView(): JobView | null {
     const { dossiers } = job
     const entries = entriesShown({ entries: stored, unsent, head })
     const state = replay(dossiers, entries)
-    const plan = planOf(dossiers)
-    const findings = jobFindings(dossiers, state, plan)
+    const plan = planOf(dossiers, state)
+    const findings = jobFindings(dossiers, state, { plan })
     return {
       job,
       dossiers,

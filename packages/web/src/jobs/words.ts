@@ -32,7 +32,7 @@ export function entryWords(entry: NewEntry, { machine, kit }: JobDossiers): stri
     case 'connected': {
       const side =
         'side' in entry.to && entry.to.side ? (entry.to.side === 'factory' ? ', factory half' : ', device half') : ''
-      return `${end(entry.kitEnd)} → ${targetWords(machine, entry.to, kit.ends)}${side}${entry.method ? `, ${entry.method}` : ''}`
+      return `${end(entry.kitEnd)} → ${targetWords(machine, entry.to, kit)}${side}${entry.method ? `, ${entry.method}` : ''}`
     }
     case 'disconnected':
       return `${end(entry.kitEnd)} taken off${entry.side ? ` (${entry.side} half)` : ''}`
@@ -42,6 +42,16 @@ export function entryWords(entry: NewEntry, { machine, kit }: JobDossiers): stri
       return `${stationNames[entry.station]} done`
     case 'stop-lifted':
       return `Stop lifted: ${entry.reason}`
+    case 'irreversible':
+      return `${entry.text} (${entry.act}), agreed by ${entry.consentBy}`
+    case 'found':
+      return `Found from earlier work, ${entry.what}: ${entry.text}`
+    case 'dealt-with':
+      return `Earlier work dealt with: ${entry.how}`
+    case 'difference-accepted':
+      return `${end(entry.kitEnd)} stays where it is: ${entry.reason}`
+    case 'choice':
+      return `Chosen, ${entry.choice.replace('place.', 'place of ')}: ${entry.value}`
     case 'setting':
       return `${kit.settings.find((item) => item.id === entry.setting)?.name ?? entry.setting} set to ${entry.value}`
     case 'log-imported':

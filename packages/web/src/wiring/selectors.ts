@@ -33,7 +33,7 @@ export function endViews(view: JobView): EndView[] {
       status: stopped ? 'stop' : done ? 'done' : 'open',
       ticked: ticks.filter((tick) => tick.done).length,
       ticks: ticks.length,
-      place: match?.target ? targetWords(machine, match.target, kit.ends) : 'not used here: cap it',
+      place: match?.target ? targetWords(machine, match.target, kit) : 'not used here: cap it',
       looks: looksOf(view, match),
       findings,
       colours: coloursOf(end),
@@ -54,6 +54,8 @@ function coloursOf(end: KitEnd): WireColour[] {
       return end.lines.map((line) => line.colour)
     case 'port':
       return [{ base: 'grey' }]
+    case 'plug':
+      return [end.colour ?? { base: 'grey' }]
     default:
       return [end.colour]
   }

@@ -29,6 +29,8 @@ type Facts = Pick<
   lamp: string
   authority: string
   more?: Step[]
+  /** What is done at the trim station by a unit without a fuel table. */
+  tune?: string
 }
 
 /** Ways of joining a wire, with their range and where they do not belong; the first that suits is proposed. */
@@ -65,7 +67,21 @@ const taps: Kit['taps'] = [
 
 /** A whole kit document from its sheet. */
 export function kitDocument(facts: Facts): Kit {
-  const { ends, sockets, terminators, naming, trim, parts, lay, mount, lamp, authority, more = [], ...plain } = facts
+  const {
+    ends,
+    sockets,
+    terminators,
+    naming,
+    trim,
+    parts,
+    lay,
+    mount,
+    lamp,
+    authority,
+    more = [],
+    tune,
+    ...plain
+  } = facts
   const read = readKitEnds(ends)
   const tags = read.map((end) => end.tag).join(', ')
   return {
@@ -105,6 +121,16 @@ export function kitDocument(facts: Facts): Kit {
       { id: 'module-lamp', station: 'wake', text: lamp },
       { id: 'authority', station: 'wake', text: authority },
       ...more,
+      ...(tune === undefined
+        ? []
+        : [
+            {
+              id: 'tune',
+              station: 'trim' as const,
+              text: tune,
+              caution: 'One step at a time, and look at temperature and codes after each.',
+            },
+          ]),
       {
         id: 'explain',
         station: 'hand-back',

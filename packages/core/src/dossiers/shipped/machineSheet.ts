@@ -228,7 +228,7 @@ function readPlug(line: string, nets: readonly SheetNet[], at: (net: string, pla
     device,
     zone,
     place,
-    ...readShell(shellText, pins, line),
+    ...readShell(shellText, control ? count : pins, line),
     cavities,
     lock: readLock(lock, line),
   }

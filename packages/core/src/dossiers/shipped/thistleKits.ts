@@ -154,6 +154,7 @@ export function thistleD3(): Kit {
     lamp: 'The lamp shows the level in blinks with the key on: one short is stock.',
     authority:
       'At a fast idle compare rail pressure in module and diagnostic socket: they must differ by the step of the level, and agree on stock.',
+    tune: 'Leave it on stock for the first drive. Then one level up at a time, each with a loaded drive, as far as exhaust temperature and smoke allow.',
     cautions: [heat, lawful, 'Injector drives and rail are left alone: only sensor plugs are mated.'],
     returnToStock: backToStock,
   })
@@ -262,6 +263,7 @@ export function thistleD5(): Kit {
     lamp: 'The lamp shows the level in blinks with the key on: one short is stock.',
     authority:
       'At a fast idle compare rail pressure in module and diagnostic socket: they must differ by the step of the level, and agree on stock.',
+    tune: 'Leave it on stock for the first drive. Then one level up at a time, each with a loaded drive, as far as exhaust temperature and smoke allow.',
     cautions: [heat, lawful, 'Injector drives and rail are left alone: only sensor plugs are mated.'],
     returnToStock: backToStock,
   })

@@ -50,6 +50,7 @@ const common = {
   trunkM: 0.2,
   lamp: 'The lamp blinks until the throttle set-up was made, then lights steady.',
   authority: 'At idle switch between both maps: the sound must change at once.',
+  tune: "Ride on the soft map first; then the full one. Its own tables are changed only with its maker's software.",
   cautions: [
     'The controller replaces the ECU: the factory ECU is bagged, labelled and handed to the owner.',
     "A machine with another controller may lose its type approval for the road; the maker's data and local law come first.",
@@ -101,8 +102,7 @@ export function wrenCore48(): Kit {
     module: { name: 'Core controller', supplyA: 0.6, idleMa: 1.2, sleeps: true },
     ends: `
       pair ecu | E | Controller header | 0.00 0.05 | sealed black rectangle two-ribs | 1 cut supply-switched:supply rd/ye 1; 2 cut supply-switched:supply rd/bk 1; 3 cut power-ground:ground bk 1.25; 4 cut power-ground:ground bk/ye 0.85; 5 cut sensor-ground:ground bk/wh 0.5; 6 cut reference-5v:supply rd/wh 0.5; 7 cut injector-drive:injector:c1 gn/rd 0.75; 8 cut injector-drive:injector:c2 gn/ye 0.75; 11 cut frequency:crank wh 0.5 | one side, face 48 in 3
-      lead bench | N | Bench supply lead | 0.05 0.60 | rd/wh 0.75 | supply-switched supply | draws 0.6, sheet pellick-rime-790=rd/bk
-      lead bench-ground | NG | Bench ground lead | 0.05 0.60 | bk 0.75 | power-ground ground | draws 0.6, sheet pellick-rime-790=bk
+      pair bench | N | Bench supply plug | 0.05 0.60 | sealed white rectangle flat | tap supply-switched:supply rd/bk 1; tap power-ground:ground bk 1.25 | one side
       ${plugs}`,
     lay: 'Only the switch lead is laid: up the steering post, with a loop.',
     mount: 'Set the controller where the ECU sat, pressure port downwards, do not fix it yet.',
@@ -165,6 +165,7 @@ export function wrenSelector(): Kit {
     mount: 'Hold the switch where the hand finds it, away from the knees, do not fix it yet.',
     lamp: 'One light shows the position with the key on.',
     authority: 'Turn it through all positions with the engine off: the module lamp must follow.',
+    tune: 'Nothing to tune: show the owner which position is stock.',
     cautions: ['Airbag wiring (yellow sheath) is left alone.', 'The level is chosen standing, not on a bend.'],
     returnToStock: [
       'Key off, all battery negatives off.',

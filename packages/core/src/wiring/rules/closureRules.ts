@@ -1,16 +1,10 @@
 import type { KitEnd } from '../../dossiers/index.ts'
-import type { CheckScene } from '../scene.ts'
 import type { Connection } from '../model.ts'
-import { targetWords } from '../places.ts'
-import type { Match } from '../proposeMatches.ts'
+import { plannedWords, type CheckScene } from '../scene.ts'
 
 /** Ends left open, spare ends, ports and their closures. @returns true when there is nothing more to check on this end */
-export function closureFindings(
-  { say, machine }: CheckScene,
-  end: KitEnd,
-  made: readonly Connection[],
-  match: Match | undefined,
-): boolean {
+export function closureFindings(scene: CheckScene, end: KitEnd, made: readonly Connection[]): boolean {
+  const { say, machine } = scene
   const at = { kitEnd: end.id }
   const closure = made.map((connection) => connection.to).find((to) => 'closed' in to)
   if (end.type === 'port') {
@@ -26,17 +20,19 @@ export function closureFindings(
         'port-wrong-closure',
         at,
         `${end.name} is closed with a ${closure.closed}, it needs a ${end.closedBy}.`,
-        `Take it out and put the ${end.closedBy} in; without it the bus reflects and drops out.`,
+        end.closedBy === 'terminator'
+          ? 'Take it out and put the terminator in; without it the bus reflects and drops out.'
+          : 'Take the terminator out and put the cap on; one terminator too many pulls the bus down.',
       )
     return true
   }
-  const wanted = match?.target ?? null
+  const wanted = scene.plan.get(end.id)?.target ?? null
   if (closure) {
     if (wanted !== null)
       say(
         'closed-but-wanted',
         at,
-        `${end.name} is capped, but belongs to ${targetWords(machine, wanted)}.`,
+        `${end.name} is capped, but belongs to ${plannedWords(scene, end, '')}.`,
         'Take the cap off and connect it.',
       )
     return true
@@ -49,6 +45,24 @@ export function closureFindings(
       `${end.name} has no place on ${machine.model} and is open.`,
       'Cap it and tie it back, so that it can touch nothing.',
     )
-  else say('end-open', at, `${end.name} is not connected yet.`, `Connect it to ${targetWords(machine, wanted)}.`)
+  else say('end-open', at, `${end.name} is not connected yet.`, `Connect it to ${plannedWords(scene, end, '')}.`)
   return true
+}
+
+/** A bus works with exactly the terminators it needs: one too few reflects, one too many loads it. */
+export function terminatorFindings({ say, kit, connections }: CheckScene): void {
+  if (kit.terminators === undefined) return
+  const closures = connections.filter(({ to }) => 'closed' in to)
+  const fitted = closures.filter(({ to }) => 'closed' in to && to.closed === 'terminator').length
+  const ports = kit.ends.filter((end) => end.type === 'port')
+  const allClosed = ports.every((port) => closures.some((made) => made.kitEnd === port.id))
+  if (fitted === kit.terminators || (fitted < kit.terminators && !allClosed)) return
+  say(
+    'bus-terminators',
+    { kitEnd: ports.find((port) => port.type === 'port' && port.closedBy === 'terminator')?.id },
+    `${fitted} ${fitted === 1 ? 'terminator is' : 'terminators are'} in; the bus of this loom needs ${kit.terminators}.`,
+    fitted > kit.terminators
+      ? 'Take out the one that is too many and cap that port.'
+      : 'Put the missing one in at the end of the bus.',
+  )
 }

@@ -1,30 +1,50 @@
-import { inSentence, netAt, wireAt, wireName, type KitEnd, type Wire } from '../../dossiers/index.ts'
-import type { CheckScene } from '../scene.ts'
+import {
+  cavityKey,
+  inSentence,
+  wireName,
+  type FlyingLead,
+  type Net,
+  type TapMethod,
+  type Wire,
+  type Zone,
+} from '../../dossiers/index.ts'
 import { wireConfusion } from '../colourDistance.ts'
 import { wireLookalikes } from '../lookalikes.ts'
+import { sortParts } from '../matchCost.ts'
+import { methodsFor } from '../joinMethods.ts'
 import type { Connection, FindingPlace } from '../model.ts'
 import { targetWords } from '../places.ts'
-
-type Lead = Extract<KitEnd, { type: 'flying-lead' }>
+import { plannedWords, type CheckScene } from '../scene.ts'
+import { feedFindings, groundFindings } from './supplyRules.ts'
 
 /** The right wire, a joint its size and place allow, and no dangerous circuit. */
-export function leadFindings(scene: CheckScene, end: Lead, made: readonly Connection[]): void {
-  const { say, machine, plan, kit } = scene
-  const match = plan.find((candidate) => candidate.kitEnd === end.id)
-  const remedyPlace = match?.target ? targetWords(machine, match.target, kit.ends) : 'the wire it wants'
+export function leadFindings(scene: CheckScene, end: FlyingLead, made: readonly Connection[]): void {
+  const { say, machine, index } = scene
+  const remedyPlace = plannedWords(scene, end, 'the wire it wants')
   for (const { to, method } of made) {
     if (!('connector' in to) || !('cavity' in to)) {
       say(
         'wrong-kind',
         { kitEnd: end.id },
-        `${end.name} joins a wire and cannot go to ${targetWords(machine, to)}.`,
+        `${end.name} joins a wire and cannot go to ${targetWords(machine, to, scene.kit)}.`,
         `Join it to ${remedyPlace}.`,
       )
       continue
     }
     const at: FindingPlace = { kitEnd: end.id, connector: to.connector, cavity: to.cavity }
-    const wire = wireAt(machine, to.connector, to.cavity)
-    const net = netAt(machine, to.connector, to.cavity)
+    const wire = index.wireInCavity.get(cavityKey(to.connector, to.cavity))
+    const net = wire && index.nets.get(wire.net)
+    const cavity = index.connectors.get(to.connector)?.cavities.find((item) => item.number === to.cavity)
+    if (end.intoSpare && !wire && cavity && !cavity.blank) {
+      if (cavity.spare !== end.wants.role)
+        say(
+          'no-wire',
+          at,
+          `Nothing reads cavity ${to.cavity} of ${targetWords(machine, { connector: to.connector })}.`,
+          `Put the pin into ${remedyPlace}.`,
+        )
+      continue
+    }
     if (!wire || !net) {
       say(
         'no-wire',
@@ -34,27 +54,20 @@ export function leadFindings(scene: CheckScene, end: Lead, made: readonly Connec
       )
       continue
     }
-    checkSignal(scene, end, wire, at, remedyPlace)
-    const tap = kit.taps.find((item) => item.method === method)
-    if (tap && (wire.areaMm2 < tap.lowMm2 || wire.areaMm2 > tap.highMm2))
+    if (end.intoSpare || method === 'added pin') {
       say(
-        'tap-size',
+        'pin-occupied',
         at,
-        `A ${tap.method} is for ${tap.lowMm2} to ${tap.highMm2} mm²; this wire has ${wire.areaMm2} mm².`,
-        `Use ${otherMethods(scene, wire)}.`,
+        `Cavity ${to.cavity} holds ${inSentence(net.name)} already; a pin cannot be added there.`,
+        end.intoSpare ? `Put the pin into ${remedyPlace}.` : `Join ${end.name} to the wire with a tap or sleeve.`,
       )
-    const zone = machine.zones.find(
-      (item) => item.id === machine.connectors.find((plug) => plug.id === to.connector)?.zone,
-    )
-    const barred = tap?.barred.find((condition) => zone?.conditions.includes(condition))
-    if (tap && zone && barred)
-      say(
-        'tap-place',
-        at,
-        `A ${tap.method} should not be used here (${zone.name}: ${barred}): ${tap.why}.`,
-        `Use ${otherMethods(scene, wire, zone.conditions)}.`,
-      )
-    for (const lookalike of wireLookalikes(machine, wire))
+      continue
+    }
+    checkSignal(scene, end, wire, net, at, remedyPlace)
+    const zone = index.zones.get(index.connectors.get(to.connector)?.zone ?? '')
+    checkMethod(scene, method, wire, zone, at)
+    const [nearest] = wireLookalikes(machine, wire)
+    for (const lookalike of nearest ? wireLookalikes(machine, wire) : [])
       say(
         'confusable-wire',
         at,
@@ -72,16 +85,51 @@ export function leadFindings(scene: CheckScene, end: Lead, made: readonly Connec
   }
 }
 
-function checkSignal(
-  { say, machine, kit }: CheckScene,
-  end: Lead,
+function checkMethod(
+  { say, kit }: CheckScene,
+  method: TapMethod | undefined,
   wire: Wire,
+  zone: Zone | undefined,
+  at: FindingPlace,
+): void {
+  const tap = kit.taps.find((item) => item.method === method)
+  if (!tap) return
+  if (wire.areaMm2 < tap.lowMm2 || wire.areaMm2 > tap.highMm2)
+    say(
+      'tap-size',
+      at,
+      `A ${tap.method} is for ${tap.lowMm2} to ${tap.highMm2} mm²; this wire has ${wire.areaMm2} mm².`,
+      `Use ${methodsFor(kit, wire.areaMm2).join(' or ') || 'another place'}.`,
+    )
+  const barred = tap.barred.find((condition) => zone?.conditions.includes(condition))
+  if (zone && barred)
+    say(
+      'tap-place',
+      at,
+      `A ${tap.method} should not be used here (${zone.name}: ${barred}): ${tap.why}.`,
+      `Use ${methodsFor(kit, wire.areaMm2, zone.conditions).join(' or ') || 'another place'}.`,
+    )
+}
+
+function checkSignal(
+  scene: CheckScene,
+  end: FlyingLead,
+  wire: Wire,
+  net: Net,
   at: FindingPlace,
   remedyPlace: string,
 ): void {
-  const net = machine.nets.find((item) => item.id === wire.net)
-  if (!net || (net.signal === end.wants.signal && net.role === end.wants.role)) return
-  if (net.signal === 'coil-drive' || net.signal === 'injector-drive') {
+  const { say, machine } = scene
+  if (net.role === 'airbag') {
+    say(
+      'airbag-circuit',
+      at,
+      `${net.name} belongs to the airbag: it can fire in your face.`,
+      'Key off, wait ten minutes, touch nothing more there, and have it looked at by the licensed workshop.',
+    )
+    return
+  }
+  if (net.signal === 'coil-drive' || net.signal === 'injector-drive' || net.highVoltage) {
     say(
       'barred-circuit',
       at,
@@ -90,24 +138,9 @@ function checkSignal(
     )
     return
   }
-  if (end.wants.signal === 'supply-switched' && net.signal === 'supply-always') {
-    say(
-      'feed-always-live',
-      at,
-      `${net.name} is live with the key off: the module would never sleep.`,
-      `Join ${end.name} to a circuit that dies with the key: ${remedyPlace}.`,
-    )
-    return
-  }
-  if (end.wants.signal === 'power-ground' && net.signal === 'sensor-ground' && kit.module.supplyA > 0.02) {
-    say(
-      'ground-sensor',
-      at,
-      `${net.name} is the reference of the sensors; the module's ${kit.module.supplyA} A would shift every reading.`,
-      `Join ${end.name} to a power ground.`,
-    )
-    return
-  }
+  if (feedFindings(scene, end, net, at, remedyPlace) || groundFindings(scene, end, net, at, remedyPlace)) return
+  const parts = sortParts(end.wants, net)
+  if (parts.length === 0 || net.signal === 'unknown' || net.role === 'unknown') return
   const sheet = end.sheet.find((item) => item.machine === machine.id)
   if (sheet && wireConfusion(sheet.colour, wire.colour) === 'swapped') {
     say(
@@ -118,20 +151,18 @@ function checkSignal(
     )
     return
   }
-  say(
-    'wrong-wire',
-    at,
-    `This wire carries ${inSentence(net.name)}; ${end.name} wants ${end.wants.role.replaceAll('-', ' ')}.`,
-    `Open the joint, mend the wire, and join ${end.name} to ${remedyPlace}.`,
-  )
-}
-
-function otherMethods({ kit }: CheckScene, wire: Wire, conditions: readonly string[] = []): string {
-  const fitting = kit.taps.filter(
-    (tap) =>
-      wire.areaMm2 >= tap.lowMm2 &&
-      wire.areaMm2 <= tap.highMm2 &&
-      !tap.barred.some((item) => conditions.includes(item)),
-  )
-  return fitting.map((tap) => tap.method).join(' or ') || 'another place'
+  if (end.wants.track !== undefined && net.track !== end.wants.track && net.role === end.wants.role)
+    say(
+      'wrong-track',
+      at,
+      `This is ${inSentence(net.name)}; ${end.name} wants track ${end.wants.track}.`,
+      `Open the joint, mend the wire, and join ${end.name} to ${remedyPlace}.`,
+    )
+  else
+    say(
+      'wrong-wire',
+      at,
+      `This wire carries ${inSentence(net.name)}; ${end.name} wants ${end.wants.role.replaceAll('-', ' ')}.`,
+      `Open the joint, mend the wire, and join ${end.name} to ${remedyPlace}.`,
+    )
 }

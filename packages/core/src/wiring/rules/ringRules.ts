@@ -1,41 +1,28 @@
-import type { KitEnd } from '../../dossiers/index.ts'
-import type { CheckScene } from '../scene.ts'
-import type { Connection } from '../model.ts'
+import type { RingEnd } from '../../dossiers/index.ts'
+import type { Connection, FindingPlace } from '../model.ts'
 import { targetWords } from '../places.ts'
+import { plannedWords, type CheckScene } from '../scene.ts'
+import { currentOf, groundFindings } from './supplyRules.ts'
 
-type Ring = Extract<KitEnd, { type: 'ring' }>
-
-/** A ring on a ground stud of its size. */
-export function ringFindings({ say, machine, plan, kit }: CheckScene, end: Ring, made: readonly Connection[]): void {
-  const match = plan.find((candidate) => candidate.kitEnd === end.id)
-  const remedyPlace = match?.target ? targetWords(machine, match.target) : 'a power ground'
+/** A ring on a stud of its kind and size; a feed with its fuse, and something that lets the module sleep. */
+export function ringFindings(scene: CheckScene, end: RingEnd, made: readonly Connection[]): void {
+  const { say, machine, index, kit } = scene
+  const remedyPlace = plannedWords(scene, end, 'the stud it wants')
   for (const { to } of made) {
-    const stud = 'stud' in to ? machine.studs.find((item) => item.id === to.stud) : undefined
-    const net = stud && machine.nets.find((item) => item.id === stud.net)
+    const stud = 'stud' in to ? index.studs.get(to.stud) : undefined
+    const net = stud && index.nets.get(stud.net)
     if (!stud || !net) {
       say(
         'wrong-kind',
         { kitEnd: end.id },
-        `${end.name} goes under a nut, not to ${targetWords(machine, to, kit.ends)}.`,
+        `${end.name} goes under a nut, not to ${targetWords(machine, to, kit)}.`,
         `Put it on the ${remedyPlace}.`,
       )
       continue
     }
-    const at = { kitEnd: end.id, stud: stud.id }
-    if (net.signal === 'supply-always' || net.signal === 'supply-switched')
-      say(
-        'ground-live',
-        at,
-        `${stud.name} is live: ${net.name}. A ground on it is a dead short.`,
-        `Battery negative off now. Move the ring to the ${remedyPlace}.`,
-      )
-    else if (net.signal === 'sensor-ground')
-      say(
-        'ground-sensor',
-        at,
-        `${stud.name} is a sensor ground; the module's ${kit.module.supplyA} A would shift every reading.`,
-        `Move the ring to the ${remedyPlace}.`,
-      )
+    const at: FindingPlace = { kitEnd: end.id, stud: stud.id }
+    if (end.wants.signal === 'supply-always') feedRing(scene, end, at, net.signal, stud.name, remedyPlace)
+    else groundFindings(scene, end, { ...net, name: `${stud.name} (${net.name})` }, at, remedyPlace)
     if (end.holeMm < stud.threadMm)
       say(
         'ring-size',
@@ -44,4 +31,52 @@ export function ringFindings({ say, machine, plan, kit }: CheckScene, end: Ring,
         'Crimp on an eye of the right size; do not drill it.',
       )
   }
+}
+
+function feedRing(
+  scene: CheckScene,
+  end: RingEnd,
+  at: FindingPlace,
+  signal: string,
+  stud: string,
+  remedyPlace: string,
+): void {
+  const { say, kit } = scene
+  if (signal === 'power-ground' || signal === 'sensor-ground') {
+    say(
+      'feed-on-ground',
+      at,
+      `${end.name} is a feed, and ${stud} is ground: the fuse goes, or the lead burns.`,
+      `Move it to the ${remedyPlace}.`,
+    )
+    return
+  }
+  if (end.fuseA === undefined)
+    say(
+      'feed-unfused',
+      at,
+      `${end.name} has no fuse: a rubbed-through lead burns the machine.`,
+      'Fit a holder within 200 mm of the post; the fuse goes in last.',
+    )
+  if (!kit.module.sleeps && !switchedBy(scene))
+    say(
+      'feed-always-live',
+      at,
+      `${end.name} stays live with the key off and the ${kit.module.name} draws ${kit.module.idleMa} mA without ever sleeping${currentOf(scene, end) > 0 ? ': a flat battery within days' : ''}.`,
+      'Let the relay switch it: its coil lead on a circuit that dies with the key.',
+    )
+}
+
+/** Whether a lead of this kit is on a switched circuit, so that a relay lets go with the key. */
+function switchedBy({ kit, connections, index }: CheckScene): boolean {
+  return kit.ends.some(
+    (end) =>
+      end.type === 'flying-lead' &&
+      end.wants.signal === 'supply-switched' &&
+      connections.some(({ kitEnd, to }) => {
+        if (kitEnd !== end.id || !('cavity' in to)) return false
+        const wire = index.wireInCavity.get(`${to.connector}:${to.cavity}`)
+        return wire !== undefined && index.nets.get(wire.net)?.signal === 'supply-switched'
+      }),
+  )
 }

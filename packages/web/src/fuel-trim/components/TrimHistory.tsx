@@ -1,5 +1,5 @@
 import { readTrimCsv } from '@tidy-badger/core/handover'
-import { currentTrim } from '@tidy-badger/core/jobs'
+import { currentTrim, requireTrimBasis } from '@tidy-badger/core/jobs'
 import { format } from 'date-fns'
 import { Undo2 } from 'lucide-react'
 import { useRef, useState } from 'react'
@@ -97,7 +97,7 @@ function LoadTable() {
   const input = useRef<HTMLInputElement>(null)
   const [problems, setProblems] = useState<string[]>([])
   const load = async (file: File) => {
-    const { rpm, load: loads, boundsPct } = dossiers.kit.trim
+    const { rpm, load: loads, boundsPct } = requireTrimBasis(dossiers).trim
     const table = readTrimCsv(await file.text(), rpm, loads, boundsPct)
     if (!table.ok) return setProblems(table.problems.map((problem) => problem.message))
     const now = currentTrim(state)

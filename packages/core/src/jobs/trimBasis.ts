@@ -1,0 +1,20 @@
+import type { KitTrim, Machine } from '../dossiers/index.ts'
+import type { JobDossiers } from './model.ts'
+
+/** What a trim is fitted on and towards. */
+export interface TrimBasis {
+  trim: KitTrim
+  target: NonNullable<Machine['target']>
+}
+
+/** @returns null where the unit has no fuel table or the machine no mixture to aim at */
+export function trimBasis({ machine, kit }: JobDossiers): TrimBasis | null {
+  return kit.trim && machine.target ? { trim: kit.trim, target: machine.target } : null
+}
+
+/** @throws where there is nothing to trim; callers ask `trimBasis` first */
+export function requireTrimBasis(dossiers: JobDossiers): TrimBasis {
+  const basis = trimBasis(dossiers)
+  if (!basis) throw new Error(`jobs: "${dossiers.kit.id}" on "${dossiers.machine.id}" has no fuel table to trim`)
+  return basis
+}

@@ -1,0 +1,76 @@
+import { machineIndex, type Kit, type Machine, type TapMethod, type Zone } from '../dossiers/index.ts'
+import type { ConnectionTarget } from './model.ts'
+
+/** Ways of joining that a wire's size and a place's conditions allow, in the kit's order. */
+export function methodsFor(kit: Kit, areaMm2: number, conditions: readonly string[] = []): TapMethod[] {
+  return kit.taps
+    .filter(
+      (tap) =>
+        tap.method !== 'added pin' &&
+        areaMm2 >= tap.lowMm2 &&
+        areaMm2 <= tap.highMm2 &&
+        !tap.barred.some((item) => conditions.includes(item)),
+    )
+    .map((tap) => tap.method)
+}
+
+/** How a person's school answers the question of joining; `by place` leaves it to the place. */
+export const joinSchools = [
+  'by place',
+  ...(['piercing screw tap', 'solder and sleeve', 'crimp and sealed sleeve'] as const),
+] as const
+export type JoinSchool = (typeof joinSchools)[number]
+
+export interface JoinAdvice {
+  method: TapMethod
+  why: string
+  /** The school's own way does not suit this place, and another is proposed. */
+  against?: string
+}
+
+/**
+ * How to join a lead to a wire: an empty cavity takes a pin, a cut end solder or crimp, everything else by place:
+ * dry and still a piercing screw tap, else a crimp with sealed sleeve; a school's own way where the place allows it.
+ * @returns null when nothing in the kit suits
+ */
+export function adviseJoint(
+  machine: Machine,
+  kit: Kit,
+  end: { cut?: unknown; intoSpare?: boolean },
+  target: ConnectionTarget,
+  school: JoinSchool = 'by place',
+): JoinAdvice | null {
+  if (!('connector' in target) || !('cavity' in target)) return null
+  if (end.intoSpare)
+    return { method: 'added pin', why: 'The cavity is empty: a pin with its seal, no wire is touched.' }
+  const index = machineIndex(machine)
+  const zone = index.zones.get(index.connectors.get(target.connector)?.zone ?? '')
+  const wire = index.wireInCavity.get(`${target.connector}:${target.cavity}`)
+  if (!wire) return null
+  const allowed = methodsFor(kit, wire.areaMm2, zone?.conditions ?? []).filter(
+    (method) => !end.cut || method === 'solder and sleeve' || method === 'crimp and sealed sleeve',
+  )
+  const [first] = allowed
+  if (!first) return null
+  const reason = placeReason(zone, wire.areaMm2)
+  const wanted =
+    end.cut && school === 'by place' && allowed.includes('solder and sleeve') ? 'solder and sleeve' : school
+  const own = allowed.find((method) => method === wanted)
+  if (own)
+    return { method: own, why: school === 'by place' ? `A cut end: staggered. ${reason}` : `Your school. ${reason}` }
+  if (school === 'by place') return { method: first, why: reason }
+  const tap = kit.taps.find((item) => item.method === school)
+  return {
+    method: first,
+    why: reason,
+    against: `No ${school} here: ${tap?.why ?? 'a cut end needs a joint that carries'}.`,
+  }
+}
+
+function placeReason(zone: Zone | undefined, areaMm2: number): string {
+  const bad = zone?.conditions.filter((condition) => condition !== 'dry') ?? []
+  const size = `${areaMm2} mm²`
+  return bad.length > 0
+    ? `${zone?.name}: ${bad.join(', ')}; ${size}.`
+    : `${zone?.name ?? 'Here'}: dry and still; ${size}.`
+}

@@ -1,0 +1,232 @@
+import {
+  inSentence,
+  machineIndex,
+  wireName,
+  type ConnectorId,
+  type InlinePair,
+  type Kit,
+  type KitEnd,
+  type KitEndId,
+  type Machine,
+  type MeterReading,
+  type Net,
+} from '../dossiers/index.ts'
+import type { ConnectionTarget, FindingPlace } from './model.ts'
+import type { Match } from './proposeMatches.ts'
+import { barredFromMeter, expectedReadings } from './readings.ts'
+
+/** Find with power on, join with power off, prove with power on. */
+export const meterPhases = ['find', 'join', 'prove'] as const
+export type MeterPhase = (typeof meterPhases)[number]
+
+/** One measurement: where the leads go, how the meter stands, what it should read. */
+export interface MeterCard {
+  id: string
+  kitEnd: KitEndId
+  phase: MeterPhase
+  /** The battery must be on, or off, for this card. */
+  power: 'on' | 'off'
+  state: MeterReading['state']
+  about: FindingPlace
+  net: string
+  /** What to do, in one or two sentences. */
+  says: string
+  redLead: string
+  blackLead: string
+  range: string
+  expect: MeterReading
+  /** Never measured, and why; the card shows this instead. */
+  barred?: string
+}
+
+/**
+ * Every measurement that goes with an end, in working order.
+ * @param match where the end belongs, or was put
+ */
+export function meterCards(machine: Machine, kit: Kit, end: KitEnd, match: Match | undefined): MeterCard[] {
+  const target = match?.target
+  if (!target) return []
+  if (end.type === 'flying-lead') return leadCards(machine, end, target)
+  if (end.type === 'inline-pair') return pairCards(machine, end, target)
+  if (end.type === 'ring' && 'stud' in target) return ringCards(machine, kit, end, target.stud)
+  return []
+}
+
+/** Cards the present state of the battery allows. */
+export function cardsAllowed(cards: readonly MeterCard[], power: 'on' | 'off'): MeterCard[] {
+  return cards.filter((card) => card.power === power)
+}
+
+interface Spot {
+  end: KitEnd
+  net: Net
+  connector: ConnectorId
+  cavity: number
+}
+
+function spotOf(machine: Machine, end: KitEnd, target: ConnectionTarget): Spot | null {
+  if (!('connector' in target) || !('cavity' in target)) return null
+  const index = machineIndex(machine)
+  const wire = index.wireInCavity.get(`${target.connector}:${target.cavity}`)
+  const net = wire && index.nets.get(wire.net)
+  return net ? { end, net, connector: target.connector, cavity: target.cavity } : null
+}
+
+function leadCards(
+  machine: Machine,
+  end: Extract<KitEnd, { type: 'flying-lead' }>,
+  target: ConnectionTarget,
+): MeterCard[] {
+  const spot = spotOf(machine, end, target)
+  if (!spot) return []
+  const readings = expectedReadings(spot.net)
+  const live = readings.filter((reading) => reading.state !== 'battery off')
+  const dead = readings.filter((reading) => reading.state === 'battery off')
+  const nothing: MeterReading = { state: 'battery off', unit: 'V', low: 0, high: 0.1 }
+  return [
+    ...live.filter((reading) => reading.state !== 'idling').map((reading) => card(machine, spot, 'find', reading)),
+    card(machine, spot, 'join', nothing),
+    ...dead.map((reading) => card(machine, spot, 'join', reading)),
+    ...live.map((reading) => card(machine, spot, 'prove', reading)),
+  ]
+}
+
+function pairCards(machine: Machine, end: InlinePair, target: ConnectionTarget): MeterCard[] {
+  if (!('connector' in target)) return []
+  return end.lines.flatMap((line): MeterCard[] => {
+    if (line.does === 'pass') return []
+    const spot = spotOf(machine, end, { connector: target.connector, cavity: line.cavity })
+    if (!spot) return []
+    const readings = expectedReadings(spot.net)
+    if (barredFromMeter(spot.net))
+      return line.does === 'interrupt'
+        ? [card(machine, spot, 'prove', { state: 'idling', unit: 'V', low: 0, high: 0 })]
+        : []
+    return readings
+      .filter((reading) => reading.state !== 'key off')
+      .map((reading) => card(machine, spot, reading.state === 'battery off' ? 'join' : 'prove', reading))
+  })
+}
+
+function ringCards(machine: Machine, kit: Kit, end: Extract<KitEnd, { type: 'ring' }>, studId: string): MeterCard[] {
+  const index = machineIndex(machine)
+  const stud = index.studs.get(studId)
+  const net = stud && index.nets.get(stud.net)
+  if (!stud || !net) return []
+  const feed = net.signal.startsWith('supply')
+  const negative =
+    machine.studs.find((item) => index.nets.get(item.net)?.signal === 'power-ground')?.name ?? 'battery negative'
+  const make = (phase: MeterPhase, expect: MeterReading, says: string): MeterCard => ({
+    id: cardId(end.id, phase, studId, expect),
+    kitEnd: end.id,
+    phase,
+    power: expect.state === 'battery off' ? 'off' : 'on',
+    state: expect.state,
+    about: { kitEnd: end.id, stud: studId },
+    net: net.name,
+    says,
+    redLead: feed ? stud.name : `the eye of ${inSentence(end.name)}`,
+    blackLead: inSentence(negative),
+    range: rangeOf(expect),
+    expect,
+  })
+  const off = make(
+    'join',
+    { state: 'battery off', unit: 'V', low: 0, high: 0.1 },
+    `Nothing may be live at ${inSentence(stud.name)} before the nut comes off.`,
+  )
+  if (feed)
+    return [
+      off,
+      make(
+        'prove',
+        { state: 'key off', unit: 'V', low: 12.4, high: 12.9 },
+        `Fuse in: the feed of ${kit.module.name} reads battery voltage.`,
+      ),
+    ]
+  return [
+    off,
+    make(
+      'prove',
+      { state: 'idling', unit: 'V', low: 0, high: 0.1 },
+      'Engine idling, lamps on: the drop between the eye and the battery shows how good the ground is.',
+    ),
+  ]
+}
+
+const phaseWords: Record<MeterPhase, string> = {
+  find: 'Back-probe it from the wire side, the plug stays on.',
+  join: 'Battery off: make sure before anything is cut or pierced.',
+  prove: 'Back-probe it once more, now that it is joined.',
+}
+
+const stateWords: Record<MeterReading['state'], string> = {
+  'battery off': 'Battery off.',
+  'key off': 'Key off, battery on.',
+  'key on': 'Key on, engine standing, throttle let go.',
+  'key on, fully open': 'Key on, engine standing, throttle fully open.',
+  cranking: 'While the starter turns the engine.',
+  idling: 'Engine idling.',
+}
+
+function card(
+  machine: Machine,
+  { end, net, connector, cavity }: Spot,
+  phase: MeterPhase,
+  expect: MeterReading,
+): MeterCard {
+  const index = machineIndex(machine)
+  const wire = index.wireInCavity.get(`${connector}:${cavity}`)
+  const plug = index.connectors.get(connector)
+  const barred = barredFromMeter(net)
+  const power = expect.state === 'battery off' ? 'off' : 'on'
+  return {
+    id: cardId(end.id, phase, `${connector}-${cavity}`, expect),
+    kitEnd: end.id,
+    phase,
+    power,
+    state: expect.state,
+    about: { kitEnd: end.id, connector, cavity },
+    net: net.name,
+    says: `${stateWords[expect.state]} ${expect.unit === 'ohm' ? 'Measure across the bus, both control units plugged in.' : phaseWords[phase]}`,
+    redLead: `${plug?.name ?? connector}, cavity ${cavity}${wire ? `, ${wireName(wire.colour)}` : ''}`,
+    blackLead: blackLeadFor(machine, net, connector, cavity),
+    range: rangeOf(expect),
+    expect,
+    ...(barred ? { barred } : {}),
+  }
+}
+
+function cardId(kitEnd: string, phase: MeterPhase, place: string, expect: MeterReading): string {
+  return [kitEnd, phase, place, expect.state, expect.unit]
+    .join('.')
+    .replaceAll(/[^a-z0-9.-]+/gi, '-')
+    .toLowerCase()
+    .slice(0, 100)
+}
+
+/** The black lead goes where the signal is measured against: the other bus wire, the sensor ground of the plug, or the battery. */
+function blackLeadFor(machine: Machine, net: Net, connector: ConnectorId, cavity: number): string {
+  const index = machineIndex(machine)
+  const others = (index.wiresOf.get(connector) ?? []).filter((item) => item.cavity !== cavity)
+  const withSignal = (signal: Net['signal']) => others.find(({ wire }) => index.nets.get(wire.net)?.signal === signal)
+  const wanted =
+    net.signal === 'bus-high' ? withSignal('bus-low') : net.signal === 'bus-low' ? withSignal('bus-high') : undefined
+  const reference =
+    wanted ?? (net.signal === 'analogue-0-5' || net.signal === 'reference-5v' ? withSignal('sensor-ground') : undefined)
+  if (reference) return `cavity ${reference.cavity} of the same plug, ${wireName(reference.wire.colour)}`
+  return 'battery negative'
+}
+
+function rangeOf(expect: MeterReading): string {
+  switch (expect.unit) {
+    case 'ohm':
+      return '200 Ω'
+    case 'V AC':
+      return '20 V AC'
+    case 'Hz':
+      return 'Hz'
+    case 'V':
+      return expect.high <= 0.2 ? '2 V DC' : '20 V DC'
+  }
+}

@@ -1,0 +1,76 @@
+import type { MeterReading, MeterState, Net } from '../dossiers/index.ts'
+
+const v = (state: MeterState, low: number, high: number): MeterReading => ({ state, unit: 'V', low, high })
+
+/**
+ * What a meter reads on a good circuit against the ground its card names.
+ * The dossier's own figures where it has them, else those of general practice for its kind and purpose.
+ * Source: ranges in use in the trade for 12 V machines at sea level; pressure sensors read less higher up.
+ */
+export function expectedReadings(net: Net): MeterReading[] {
+  return net.readings ?? standardReadings(net)
+}
+
+function standardReadings({ signal, role, track }: Net): MeterReading[] {
+  switch (signal) {
+    case 'supply-always':
+      return [v('key off', 12.4, 12.9)]
+    case 'supply-switched':
+      return role === 'brake-lamp' ? [] : [v('key off', 0, 0.2), v('key on', 11.8, 12.9), v('idling', 13.2, 14.6)]
+    case 'reference-5v':
+      return [v('key on', 4.9, 5.1)]
+    case 'power-ground':
+      return [v('idling', 0, 0.1)]
+    case 'sensor-ground':
+      return [v('key on', 0, 0.05)]
+    case 'bus-high':
+      return [{ state: 'battery off', unit: 'ohm', low: 55, high: 65 }, v('key on', 2.5, 3.5)]
+    case 'bus-low':
+      return [{ state: 'battery off', unit: 'ohm', low: 55, high: 65 }, v('key on', 1.5, 2.5)]
+    case 'data-line':
+      return [v('key on', 7, 12.9)]
+    case 'frequency':
+      return role === 'crank' ? [{ state: 'cranking', unit: 'V AC', low: 0.5, high: 5 }] : [v('key on', 0, 12.9)]
+    case 'analogue-0-5':
+      return analogue(role, track)
+    case 'switch':
+    case 'low-side-drive':
+    case 'motor-drive':
+    case 'injector-drive':
+    case 'coil-drive':
+    case 'unknown':
+      return []
+  }
+}
+
+function analogue(role: Net['role'], track: Net['track']): MeterReading[] {
+  switch (role) {
+    case 'throttle-position':
+      return track === 2 ? [v('key on', 0.3, 4.7)] : [v('key on', 0.45, 0.75), v('key on, fully open', 3.8, 4.5)]
+    case 'pedal-position':
+      return track === 2
+        ? [v('key on', 0.3, 0.45), v('key on, fully open', 1.9, 2.3)]
+        : [v('key on', 0.6, 0.85), v('key on, fully open', 3.9, 4.4)]
+    case 'manifold-pressure':
+      return [v('key on', 3.2, 4.2)]
+    case 'boost-pressure':
+      return [v('key on', 1.3, 1.7)]
+    case 'rail-pressure':
+      return [v('key on', 0.45, 0.6), v('idling', 1.0, 1.3)]
+    case 'airflow':
+      return [v('key on', 0.9, 1.1), v('idling', 1.4, 1.6)]
+    case 'oxygen':
+      return [v('idling', 0.1, 0.9)]
+    default:
+      return [v('key on', 0.3, 4.7)]
+  }
+}
+
+/** Why a circuit is never probed, or null when it may be. */
+export function barredFromMeter(net: Net): string | null {
+  if (net.role === 'airbag') return 'Airbag circuit: a meter can fire it. Leave it alone.'
+  if (net.highVoltage) return 'This drive swings far above battery voltage: no meter, not even with the key only on.'
+  if (net.signal === 'coil-drive') return 'A coil primary swings to 300 to 400 V: it is never probed.'
+  if (net.signal === 'injector-drive') return 'Injector drives kick to 60 V and more: not probed running.'
+  return null
+}
