@@ -197,20 +197,6 @@ test('with the later quad the spare speed lead has a place', () => {
   expect(rulesFor(rightConnections(), later.machine)).toContain('closed-but-wanted')
 })
 
-test('every rule of the catalogue is shown to fire, but for two-places, which comes from the journal', () => {
-  const shown = new Set<string>(mistakes.map(([rule]) => rule))
-  const elsewhere = [
-    'feed-always-live',
-    'ground-sensor',
-    'ring-size',
-    'wrong-machine',
-    'genders-clash',
-    'sheet-differs',
-    'confusable-wire',
-  ]
-  for (const rule of elsewhere) shown.add(rule)
-  expect(Object.keys(ruleCatalogue).filter((rule) => !shown.has(rule))).toEqual(['two-places'])
-})
 
 describe('any wrong place for any end', () => {
   const leadPlaces = machine.wires.flatMap((wire) =>

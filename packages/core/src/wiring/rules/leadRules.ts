@@ -66,8 +66,7 @@ export function leadFindings(scene: CheckScene, end: FlyingLead, made: readonly 
     checkSignal(scene, end, wire, net, at, remedyPlace)
     const zone = index.zones.get(index.connectors.get(to.connector)?.zone ?? '')
     checkMethod(scene, method, wire, zone, at)
-    const [nearest] = wireLookalikes(machine, wire)
-    for (const lookalike of nearest ? wireLookalikes(machine, wire) : [])
+    for (const lookalike of wireLookalikes(machine, wire))
       say(
         'confusable-wire',
         at,
