@@ -13,6 +13,7 @@ import { jobService, jobsPlugin, liveRooms, type JobService } from './jobs/index
 import { refusalOfFramework, Refusal, statusOf } from './platform/errors.ts'
 import type { Rooms } from './platform/rooms.ts'
 import { zodValidator } from './platform/validation.ts'
+import { wiringPlugin, wiringService } from './wiring/index.ts'
 
 export interface App {
   server: FastifyInstance
@@ -72,6 +73,7 @@ export async function buildApp(rooms: Rooms): Promise<App> {
   await server.register(jobsPlugin(jobs, live))
   await server.register(fuelTrimPlugin(rooms))
   await server.register(handoverPlugin(rooms, jobs))
+  await server.register(wiringPlugin(wiringService(rooms, dossiers, jobs), dossiers, jobs))
   const web = rooms.config.webFolder
   if (web && existsSync(web))
     await server.register(fastifyStatic, {

@@ -40,7 +40,7 @@ export function machineContradictions(machine: Machine): Problem[] {
       const place: WirePlace = wire[side]
       if ('splice' in place) {
         const { splice } = place
-        if ((spliced.get(splice) ?? 0) < 2)
+        if ((spliced.get(splice) ?? 0) < 2 && !machine.draft)
           say('splice-alone', `wires.${i}.${side}.splice`, `Only one wire ends in splice "${splice}".`)
         continue
       }

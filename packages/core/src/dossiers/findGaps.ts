@@ -13,11 +13,22 @@ export function machineGaps(machine: Machine): DossierGap[] {
   if (!machine.draft) return []
   const { placesOfNet, wiresOf } = machineIndex(machine)
   const nets = machine.nets.flatMap((net): DossierGap[] => {
+    const places = placesOfNet.get(net.id) ?? []
+    const [place] = places
+    const at = place ? { connector: place.connector, cavity: place.cavity } : {}
+    const alone = places.length === 1 && !machine.studs.some((stud) => stud.net === net.id)
+    if (alone)
+      return [
+        {
+          at,
+          says: `Where ${net.name} goes from here is not written down.`,
+          remedy: 'Enter the same circuit name at the plug of its other end.',
+        },
+      ]
     if (net.signal !== 'unknown' && net.role !== 'unknown') return []
-    const [place] = placesOfNet.get(net.id) ?? []
     return [
       {
-        at: place ? { connector: place.connector, cavity: place.cavity } : {},
+        at,
         says: `What ${net.name} carries is not known yet.`,
         remedy: 'Measure it and write it into the dossier; until then nothing checks a joint on it.',
       },

@@ -12,3 +12,24 @@ export { machineGaps, type DossierGap } from './findGaps.ts'
 export { gridCavities, type FaceLayout } from './gridCavities.ts'
 export { colourLanguages, type ColourLanguage } from './colourWords.ts'
 export { readWireColour, type ColourOrder, type ColourReading } from './readWireColour.ts'
+export { faceGeometry, type FaceGeometry, type FaceSide } from './faceGeometry.ts'
+export {
+  pinoutColumns,
+  pinoutCsv,
+  readPinoutRows,
+  splitPinoutTable,
+  type PinoutColumn,
+  type PinoutMapping,
+  type PinoutRow,
+  type PinoutTable,
+} from './pinoutTable.ts'
+export { compareDossiers, type DossierChange } from './compareDossiers.ts'
+export {
+  blankMachine,
+  cloneMachine,
+  idFrom,
+  newConnector,
+  withPinout,
+  type CavityEntry,
+  type FaceSpec,
+} from './editMachine.ts'

@@ -1,2 +1,3 @@
 export { handbackSheet, type HandbackSheet, type SheetConnection } from './handbackSheet.ts'
 export { readTrimCsv, trimCsv } from './trimCsv.ts'
+export { wireLabels, type WireLabel } from './wireLabels.ts'

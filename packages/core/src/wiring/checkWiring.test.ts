@@ -197,7 +197,6 @@ test('with the later quad the spare speed lead has a place', () => {
   expect(rulesFor(rightConnections(), later.machine)).toContain('closed-but-wanted')
 })
 
-
 describe('any wrong place for any end', () => {
   const leadPlaces = machine.wires.flatMap((wire) =>
     [wire.from, wire.to].flatMap((place) =>

@@ -1,8 +1,9 @@
 import { and, desc, eq } from 'drizzle-orm'
 import type { Database } from '../platform/db.ts'
-import { dossierTable } from './tables.ts'
+import { dossierTable, draftTable } from './tables.ts'
 
 export type DossierRow = typeof dossierTable.$inferSelect
+export type DraftRow = typeof draftTable.$inferSelect
 
 export function dossierRepository(db: Database) {
   return {
@@ -24,6 +25,17 @@ export function dossierRepository(db: Database) {
       db.select().from(dossierTable).orderBy(dossierTable.kind, dossierTable.id, desc(dossierTable.version)),
     async add(row: DossierRow): Promise<void> {
       await db.insert(dossierTable).values(row).onConflictDoNothing()
+    },
+    async draft(id: string): Promise<DraftRow | undefined> {
+      return (await db.select().from(draftTable).where(eq(draftTable.id, id)))[0]
+    },
+    drafts: (): Promise<DraftRow[]> => db.select().from(draftTable).orderBy(desc(draftTable.savedAt)),
+    async saveDraft(row: DraftRow): Promise<void> {
+      const { document, savedAt } = row
+      await db.insert(draftTable).values(row).onConflictDoUpdate({ target: draftTable.id, set: { document, savedAt } })
+    },
+    async dropDraft(id: string): Promise<void> {
+      await db.delete(draftTable).where(eq(draftTable.id, id))
     },
   }
 }

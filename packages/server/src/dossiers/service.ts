@@ -10,7 +10,7 @@ import {
 } from '@tidy-badger/core/dossiers'
 import { shippedDossiers } from '@tidy-badger/core/dossiers/shipped'
 import { contentHash, type Outcome } from '@tidy-badger/core/shared'
-import { Refusal } from '../platform/errors.ts'
+import { notFound, Refusal } from '../platform/errors.ts'
 import type { Rooms } from '../platform/rooms.ts'
 import { dossierRepository } from './repository.ts'
 
@@ -21,6 +21,16 @@ export type DossierService = ReturnType<typeof dossierService>
 
 export function dossierService(rooms: Rooms) {
   const repository = dossierRepository(rooms.db)
+
+  /** Published documents never change, so each is read and checked once. */
+  const read = new Map<string, Dossier>()
+  function checked(row: { hash: string; document: unknown }): Dossier {
+    const known = read.get(row.hash)
+    if (known) return known
+    const document = orRefuse(parseDossier(row.document))
+    read.set(row.hash, document)
+    return document
+  }
 
   async function store(document: Dossier): Promise<string> {
     const hash = contentHash(document)
@@ -33,6 +43,7 @@ export function dossierService(rooms: Rooms) {
     kind: T['kind'],
     asked: DossierAsked,
     parse: (document: unknown, under?: string) => Outcome<T>,
+    is: (document: Dossier) => document is T,
   ): Promise<{ document: T; ref: DossierRef }> {
     if ('kind' in asked) {
       const document = orRefuse(parse(asked, kind))
@@ -46,7 +57,8 @@ export function dossierService(rooms: Rooms) {
         path: `${kind}.id`,
         message: `There is no ${kind} "${id}"${version === undefined ? '' : ` in version ${version}`}.`,
       })
-    const document = orRefuse(parse(row.document, kind))
+    const document = checked(row)
+    if (!is(document)) throw new Error(`dossiers: the row of ${kind} "${id}" holds a ${document.kind}`)
     return { document, ref: { id, version: row.version, hash: row.hash, ...(variant ? { variant } : {}) } }
   }
 
@@ -57,7 +69,7 @@ export function dossierService(rooms: Rooms) {
       for (const document of shippedDossiers) await store(orRefuse(parseDossier(document)))
     },
     async machine(asked: DossierAsked): Promise<{ document: Machine; ref: DossierRef }> {
-      const found = await resolve<Machine>('machine', asked, parseMachine)
+      const found = await resolve<Machine>('machine', asked, parseMachine, isMachine)
       const composed = composeVariant(found.document, found.ref.variant)
       if (!composed.ok)
         throw new Refusal(
@@ -66,21 +78,60 @@ export function dossierService(rooms: Rooms) {
         )
       return { document: composed.value, ref: found.ref }
     },
-    kit: (asked: DossierAsked): Promise<{ document: Kit; ref: DossierRef }> => resolve<Kit>('kit', asked, parseKit),
+    kit: (asked: DossierAsked): Promise<{ document: Kit; ref: DossierRef }> =>
+      resolve<Kit>('kit', asked, parseKit, isKit),
     async byHash(hash: string): Promise<Dossier> {
       const row = await repository.byHash(hash)
       if (!row) throw new Error(`dossiers: the store has no document ${hash}`)
-      return orRefuse(parseDossier(row.document))
+      return checked(row)
     },
+    /** One published document as it stands, variants uncomposed. */
+    async document(kind: Dossier['kind'], id: string, version?: number): Promise<{ document: Dossier; hash: string }> {
+      const row = await repository.byId(kind, id, version)
+      if (!row) throw notFound(kind, id)
+      return { document: checked(row), hash: row.hash }
+    },
+    /**
+     * Publishes a document as the next version of its id. The same document again is no second version.
+     */
+    async publish(body: unknown): Promise<DossierRef> {
+      const document = orRefuse(parseDossier(body))
+      const { kind, id, version } = document
+      const newest = await repository.byId(kind, id)
+      const hash = contentHash(document)
+      if (await repository.byHash(hash)) return { id, version, hash }
+      const next = (newest?.version ?? 0) + 1
+      if (version !== next)
+        throw new Refusal('conflict', {
+          code: 'version-taken',
+          path: 'version',
+          message: `The next version of "${id}" is ${next}, not ${version}.${newest ? ' Somebody published in between: compare first.' : ''}`,
+        })
+      return { id, version, hash: await store(document) }
+    },
+    drafts: async () =>
+      (await repository.drafts()).map((row) => ({ id: row.id, savedAt: row.savedAt, name: draftName(row.document) })),
+    async draft(id: string) {
+      const row = await repository.draft(id)
+      if (!row) throw notFound('draft', id)
+      return row
+    },
+    async saveDraft(id: string, document: Record<string, unknown>) {
+      const row = { id, document, savedAt: rooms.now() }
+      await repository.saveDraft(row)
+      return { id, savedAt: row.savedAt }
+    },
+    dropDraft: (id: string) => repository.dropDraft(id),
     async list() {
       const rows = await repository.all()
       return rows.map((row) => {
-        const document = orRefuse(parseDossier(row.document))
+        const document = checked(row)
         return {
           kind: document.kind,
           id: document.id,
           version: document.version,
           hash: row.hash,
+          draft: document.draft === true,
           name: `${document.maker} ${document.model}`,
           about: document.kind === 'machine' ? `${document.class}, ${document.years}` : document.system,
           variants:
@@ -92,6 +143,20 @@ export function dossierService(rooms: Rooms) {
       })
     },
   }
+}
+
+function isMachine(document: Dossier): document is Machine {
+  return document.kind === 'machine'
+}
+
+function isKit(document: Dossier): document is Kit {
+  return document.kind === 'kit'
+}
+
+/** What to call a draft in a list, whatever state it is in. */
+function draftName(document: unknown): string {
+  const { maker = '', model = '' } = { ...Object(document) }
+  return `${String(maker)} ${String(model)}`.trim() || 'without a name'
 }
 
 function orRefuse<T>(outcome: Outcome<T>): T {

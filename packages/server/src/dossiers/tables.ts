@@ -9,3 +9,10 @@ export const dossierTable = pgTable('dossiers', {
   document: jsonb('document').notNull(),
   storedAt: timestamp('stored_at', { withTimezone: true, mode: 'string' }).notNull(),
 })
+
+/** Documents being written: any JSON, saved as it is, whole or not. */
+export const draftTable = pgTable('drafts', {
+  id: text('id').primaryKey(),
+  document: jsonb('document').notNull(),
+  savedAt: text('saved_at').notNull(),
+})

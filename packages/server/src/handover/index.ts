@@ -4,6 +4,7 @@ import type { FastifyInstance } from 'fastify'
 import { z } from 'zod'
 import type { JobService } from '../jobs/index.ts'
 import type { Rooms } from '../platform/rooms.ts'
+import { wiringSvg } from '../wiring/index.ts'
 import { sheetPdf } from './sheetPdf.ts'
 
 const params = z.object({ id: z.string().min(1) })
@@ -16,7 +17,9 @@ export function handoverPlugin(rooms: Rooms, jobs: JobService) {
       async (request, reply) => {
         const job = await jobs.load(params.parse(request.params).id)
         const sheet = handbackSheet(job.dossiers, job.row, job.state)
-        return reply.type('application/pdf').send(await sheetPdf(sheet, rooms.now()))
+        return reply
+          .type('application/pdf')
+          .send(await sheetPdf(sheet, wiringSvg(job.dossiers, job.state, job.row.title), rooms.now()))
       },
     )
 

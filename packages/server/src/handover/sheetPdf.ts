@@ -1,25 +1,11 @@
 import { colourHex, type WireColour } from '@tidy-badger/core/dossiers'
 import { signedPct } from '@tidy-badger/core/fuel-trim'
 import type { HandbackSheet, SheetConnection } from '@tidy-badger/core/handover'
-import { createRequire } from 'node:module'
-import pdfmake from 'pdfmake'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js'
-
-const require = createRequire(import.meta.url)
-const face = (family: string, weight: number) =>
-  require.resolve(`@fontsource/${family}/files/${family}-latin-${weight}-normal.woff`)
-const text = 'atkinson-hyperlegible-next'
-const mono = 'sometype-mono'
-
-pdfmake.setFonts({
-  Text: { normal: face(text, 400), bold: face(text, 700) },
-  Mono: { normal: face(mono, 400), bold: face(mono, 700) },
-})
-pdfmake.setUrlAccessPolicy(() => false)
-pdfmake.setLocalAccessPolicy((path: string) => path.endsWith('.woff'))
+import { makePdf } from '../platform/pdf.ts'
 
 /** The hand-back paper as a PDF, A4. */
-export async function sheetPdf(given: HandbackSheet, madeAt: string): Promise<Buffer> {
+export async function sheetPdf(given: HandbackSheet, wiring: string, madeAt: string): Promise<Buffer> {
   // The PDF maker writes into the lists it is given, and these are the job's own.
   const sheet = structuredClone(given)
   const document: TDocumentDefinitions = {
@@ -44,6 +30,7 @@ export async function sheetPdf(given: HandbackSheet, madeAt: string): Promise<Bu
       ...(sheet.liftedStops.length > 0 ? boxed('Stops lifted by a person', sheet.liftedStops) : []),
       section('What is connected where'),
       connectionTable(sheet.connections),
+      { svg: wiring, width: 515, pageBreak: 'before' },
       section('Settings'),
       {
         layout: 'lightHorizontalLines',
@@ -83,7 +70,7 @@ export async function sheetPdf(given: HandbackSheet, madeAt: string): Promise<Bu
       margin: [40, 16, 40, 0],
     }),
   }
-  return pdfmake.createPdf(document).getBuffer()
+  return makePdf(document)
 }
 
 function section(title: string): Content {

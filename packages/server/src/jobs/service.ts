@@ -13,6 +13,7 @@ import {
   type JournalEntry,
   type NewEntry,
 } from '@tidy-badger/core/jobs'
+import type { Erratum } from '@tidy-badger/core/wiring'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
 import { notFound, Refusal } from '../platform/errors.ts'
 import type { Rooms } from '../platform/rooms.ts'
@@ -225,6 +226,11 @@ export function jobService(rooms: Rooms, dossiers: DossierService, live: Live) {
   return {
     load,
     summary,
+    /** All findings of a job, with what is known of its kit's sheet. */
+    async findings(id: string, errata: readonly Erratum[]) {
+      const job = await load(id)
+      return jobFindings(job.dossiers, job.state, { errata })
+    },
     async list() {
       const rows = await repository.all()
       return Promise.all(rows.map(async (row) => summary(await load(row.id))))

@@ -1,0 +1,190 @@
+import { gridCavities, type FaceLayout } from './gridCavities.ts'
+import { machineIndex } from './machineIndex.ts'
+import type { Connector, Machine, Net, Wire, WireColour, WirePlace } from './model.ts'
+
+/** An id made of a name: small letters, digits, dashes; made unique among `taken`. */
+export function idFrom(name: string, taken: readonly string[]): string {
+  const base =
+    name
+      .toLowerCase()
+      .normalize('NFD')
+      .replaceAll(/\p{M}/gu, '')
+      .replaceAll(/[^a-z0-9]+/g, '-')
+      .replaceAll(/^-+|-+$/g, '')
+      .slice(0, 56) || 'x'
+  if (!taken.includes(base)) return base
+  for (let n = 2; ; n++) if (!taken.includes(`${base}-${n}`)) return `${base}-${n}`
+}
+
+/** A machine nobody has described yet: one zone, no plugs. */
+export function blankMachine(id: string, maker: string, model: string): Machine {
+  return {
+    kind: 'machine',
+    id,
+    version: 1,
+    draft: true,
+    maker,
+    model,
+    class: 'machine',
+    years: 'not known',
+    source: 'Written down at the machine.',
+    engine: { cylinders: 1, cooling: 'liquid', idleRpm: 1200, limiterRpm: 8000, fuel: 'petrol', stoichAfr: 14.6 },
+    zones: [{ id: 'machine', name: 'Machine', conditions: ['wet'] }],
+    connectors: [],
+    nets: [],
+    wires: [],
+    studs: [],
+    steps: [
+      {
+        id: 'battery-off',
+        station: 'make-safe',
+        text: 'Battery negative off and covered.',
+        power: 'off',
+        caution: 'Battery short and hydrogen: no rings, no sparks.',
+      },
+      { id: 'battery-on', station: 'wake', text: 'Every plug home: battery negative back on.', power: 'on' },
+    ],
+    filters: {
+      coldBelowC: 70,
+      crankingBelowRpm: 500,
+      overrunThrottlePct: 1,
+      throttleRatePctPerS: 40,
+      afrRange: [9, 20],
+    },
+    cautions: [],
+    variants: [],
+  }
+}
+
+/** A copy under another name, to be varied. */
+export function cloneMachine(machine: Machine, id: string, model: string): Machine {
+  return {
+    ...structuredClone(machine),
+    id,
+    model,
+    version: 1,
+    draft: true,
+    source: `Varied from ${machine.maker} ${machine.model}, version ${machine.version}.`,
+  }
+}
+
+/** What a face is drawn from. */
+export interface FaceSpec {
+  name: string
+  count: number
+  rows: number
+  layout: FaceLayout
+}
+
+export function newConnector(machine: Machine, { name, count, rows, layout }: FaceSpec): Connector {
+  return {
+    id: idFrom(
+      name,
+      machine.connectors.map((item) => item.id),
+    ),
+    name,
+    device: name.replace(/\s*plug$/i, '') || name,
+    zone: machine.zones[0]?.id ?? 'machine',
+    place: 'place not written down',
+    shell: {
+      family: `${count}-way`,
+      colour: 'black',
+      outline: layout === 'round' ? 'round' : 'rectangle',
+      key: 'none',
+    },
+    gender: 'female',
+    cavities: gridCavities(count, rows, layout),
+    lock: { kind: 'thumb tab', opens: 'Press the tab down with the thumb and pull on the plug, never on the wires.' },
+  }
+}
+
+/** One line of the wire grid: what is in a cavity. `signal` is a circuit's name; '' leaves it unknown. */
+export interface CavityEntry {
+  cavity: number
+  colour?: WireColour
+  signal: string
+  areaMm2?: number
+}
+
+/**
+ * The machine with the wires of one plug as entered. A circuit is known by its name: the same name elsewhere is the same
+ * circuit, joined in a splice; a name not known yet is a new circuit whose kind is still unknown. A cavity without a
+ * colour is empty.
+ */
+export function withPinout(machine: Machine, connector: string, entries: readonly CavityEntry[]): Machine {
+  const nets = [...machine.nets]
+  const places = placesByNet(machine, connector)
+  const before = new Map((machineIndex(machine).wiresOf.get(connector) ?? []).map((item) => [item.cavity, item.wire]))
+  for (const entry of entries) {
+    if (!entry.colour) continue
+    const name = entry.signal.trim()
+    const known = nets.find((net) => (name === '' ? net.id === before.get(entry.cavity)?.net : same(net.name, name)))
+    const net: Net = known ?? {
+      id: idFrom(
+        name === '' ? `${connector}-${entry.cavity}` : name,
+        nets.map((item) => item.id),
+      ),
+      name: name === '' ? `${nameOf(machine, connector)} ${entry.cavity}` : name,
+      signal: 'unknown',
+      role: 'unknown',
+    }
+    if (!known) nets.push(net)
+    const list = places.get(net.id) ?? []
+    list.push({
+      place: { connector, cavity: entry.cavity },
+      colour: entry.colour,
+      areaMm2: entry.areaMm2 ?? before.get(entry.cavity)?.areaMm2 ?? 0.5,
+    })
+    places.set(net.id, list)
+  }
+  const wires = nets.flatMap((net) => wiresFor(net, places.get(net.id) ?? []))
+  const used = new Set([...wires.map((wire) => wire.net), ...machine.studs.map((stud) => stud.net)])
+  return { ...machine, nets: nets.filter((net) => used.has(net.id)), wires }
+}
+
+interface EditedPlace {
+  place: Exclude<WirePlace, { splice: string }>
+  colour: WireColour
+  areaMm2: number
+}
+
+function same(a: string, b: string): boolean {
+  return a.trim().toLowerCase() === b.trim().toLowerCase()
+}
+
+function nameOf(machine: Machine, connector: string): string {
+  return machine.connectors.find((item) => item.id === connector)?.name ?? connector
+}
+
+/** Where each circuit surfaces, without the plug in hand. */
+function placesByNet(machine: Machine, without: string): Map<string, EditedPlace[]> {
+  const places = new Map<string, EditedPlace[]>()
+  for (const wire of machine.wires)
+    for (const place of [wire.from, wire.to]) {
+      if ('splice' in place || ('connector' in place && place.connector === without)) continue
+      places.set(wire.net, [...(places.get(wire.net) ?? []), { place, colour: wire.colour, areaMm2: wire.areaMm2 }])
+    }
+  return places
+}
+
+/** A lone end is kept as a wire into a splice whose other side is not known yet: a gap, not a loss. */
+function wiresFor(net: Net, places: readonly EditedPlace[]): Wire[] {
+  const word = ({ place }: EditedPlace) => ('stud' in place ? place.stud : `${place.connector}-${place.cavity}`)
+  const id = (item: EditedPlace) => `${net.id}-${word(item)}`.slice(0, 64)
+  const splice = `${net.id}-splice`.slice(0, 64)
+  const [a, b] = places
+  const plainPair =
+    b !== undefined &&
+    places.length === 2 &&
+    JSON.stringify(a.colour) === JSON.stringify(b.colour) &&
+    a.areaMm2 === b.areaMm2
+  if (plainPair) return [{ id: id(a), net: net.id, from: a.place, to: b.place, colour: a.colour, areaMm2: a.areaMm2 }]
+  return places.map((item) => ({
+    id: id(item),
+    net: net.id,
+    from: item.place,
+    to: { splice },
+    colour: item.colour,
+    areaMm2: item.areaMm2,
+  }))
+}

@@ -1,0 +1,214 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import {
+  blankMachine,
+  cloneMachine,
+  colourNames,
+  compareDossiers,
+  faceGeometry,
+  gridCavities,
+  idFrom,
+  machineGaps,
+  newConnector,
+  parseMachine,
+  pinoutCsv,
+  readPinoutRows,
+  splitPinoutTable,
+  withPinout,
+  type CavityEntry,
+  type Machine,
+} from './index.ts'
+import { corvaneMarlow29 } from './shipped/corvaneMarlow29.ts'
+
+const marlow = corvaneMarlow29()
+
+describe('a pasted pinout table', () => {
+  test('from a spreadsheet, with headings in another order', () => {
+    const table = splitPinoutTable('Signal\tPin\tFarbe\nKurbelwelle\t1\tweiß/rot\nMasse\t2\tbraun\n')
+    expect(table.mapping).toEqual({ signal: 0, cavity: 1, colour: 2 })
+    expect(readPinoutRows(table, table.mapping)).toEqual({
+      ok: true,
+      value: [
+        { line: 2, cavity: 1, signal: 'Kurbelwelle', colour: { base: 'white', stripe: 'red' } },
+        { line: 3, cavity: 2, signal: 'Masse', colour: { base: 'brown' } },
+      ],
+    })
+  })
+
+  test('without headings the columns are guessed from what stands in them', () => {
+    const table = splitPinoutTable('1,bk/pk,Injector drive,0.5\n2,rd/wh,Feed,0.75\n')
+    expect(table.mapping).toEqual({ cavity: 0, colour: 1, signal: 2, area: 3 })
+  })
+
+  test('every line that cannot be read is named, and nothing is taken over', () => {
+    const table = splitPinoutTable('1,mud,A\n1,red,B\nx,red,C\n')
+    const read = readPinoutRows(table, { cavity: 0, colour: 1, signal: 2 })
+    expect(read.ok).toBe(false)
+    if (read.ok) return
+    expect(read.problems.map((problem) => problem.message)).toEqual([
+      'Line 1: "mud" is no colour. Try bk, br, rd, or, ye, gn, bu, vi, gy, wh, pk.',
+      'Line 2: cavity 1 stands in line 1 already.',
+      'Line 3: "x" is no cavity number.',
+    ])
+  })
+
+  test('what is written out reads back in', () => {
+    const csv = pinoutCsv(marlow, 'airflow')
+    const table = splitPinoutTable(csv)
+    expect(table.mapping).toMatchObject({ cavity: 1, colour: 2, signal: 3, area: 4 })
+    const rows = readPinoutRows(table, table.mapping)
+    expect(rows.ok && rows.value.map((row) => row.colour)).toEqual(
+      marlow.connectors[0].cavities.map(
+        ({ number }) =>
+          marlow.wires.find((wire) =>
+            [wire.from, wire.to].some(
+              (place) => 'connector' in place && place.connector === 'airflow' && place.cavity === number,
+            ),
+          )?.colour,
+      ),
+    )
+  })
+})
+
+describe('a machine made by hand', () => {
+  const start = () => {
+    const empty = blankMachine('hut-quad', 'Unknown', 'Hut quad')
+    const plug = newConnector(empty, { name: 'Crank plug', count: 3, rows: 1, layout: 'grid' })
+    return { ...empty, connectors: [plug] }
+  }
+
+  test('a half-finished one parses as a draft and names its gaps', () => {
+    const machine = withPinout(start(), 'crank-plug', [
+      { cavity: 1, colour: { base: 'brown' }, signal: 'Sensor ground' },
+      { cavity: 2, colour: { base: 'white', stripe: 'orange' }, signal: '' },
+    ])
+    expect(parseMachine(machine)).toMatchObject({ ok: true })
+    expect(machineGaps(machine).map((gap) => gap.says)).toEqual([
+      'Where Sensor ground goes from here is not written down.',
+      'Where Crank plug 2 goes from here is not written down.',
+    ])
+  })
+
+  test('the same circuit name at two plugs joins them; a third makes a splice', () => {
+    let machine: Machine = start()
+    for (const name of ['ECU plug', 'Speed plug'])
+      machine = {
+        ...machine,
+        connectors: [...machine.connectors, newConnector(machine, { name, count: 3, rows: 1, layout: 'grid' })],
+      }
+    const brown: CavityEntry = { cavity: 1, colour: { base: 'brown' }, signal: 'Sensor ground' }
+    machine = withPinout(machine, 'crank-plug', [brown])
+    machine = withPinout(machine, 'ecu-plug', [{ ...brown, signal: 'sensor ground' }])
+    expect(machine.wires).toHaveLength(1)
+    expect(machine.nets).toHaveLength(1)
+    machine = withPinout(machine, 'speed-plug', [brown])
+    expect(machine.wires.every((wire) => 'splice' in wire.to)).toBe(true)
+    expect(machineGaps(machine).map((gap) => gap.says)).toEqual(['What Sensor ground carries is not known yet.'])
+  })
+
+  test('any pinout is kept as entered, and the document stays whole', () => {
+    const entry = (cavity: number) =>
+      fc.record({
+        cavity: fc.constant(cavity),
+        colour: fc.constantFrom(...colourNames).map((base) => ({ base })),
+        signal: fc.constantFrom('', 'A', 'B', 'C'),
+      })
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 3 }).chain(entry), { maxLength: 3 }), (entries) => {
+        const unique = [...new Map(entries.map((item) => [item.cavity, item])).values()]
+        const machine = withPinout(start(), 'crank-plug', unique)
+        const parsed = parseMachine(machine)
+        if (!parsed.ok) throw new Error(parsed.problems[0].message)
+        const held = machine.wires.flatMap((wire) =>
+          [wire.from, wire.to].flatMap((place) =>
+            'connector' in place ? [`${place.cavity} ${wire.colour.base}`] : [],
+          ),
+        )
+        expect(held.sort()).toEqual(unique.map((item) => `${item.cavity} ${item.colour.base}`).sort())
+      }),
+    )
+  })
+
+  test('a clone is a draft of its own and says where it comes from', () => {
+    const copy = cloneMachine(marlow, 'marlow-van', 'Marlow van')
+    expect(copy).toMatchObject({ id: 'marlow-van', draft: true, version: 1 })
+    expect(copy.source).toBe('Varied from Corvane Marlow 2.9, version 1.')
+    expect(marlow.draft).toBeUndefined()
+  })
+})
+
+describe('two versions', () => {
+  test('a wire that changed its colour is one line', () => {
+    const next = structuredClone(marlow)
+    const wire = next.wires.find((item) => item.net === 'maf')
+    if (!wire) throw new Error('the saloon has an airflow wire')
+    wire.colour = { base: 'white', stripe: 'violet' }
+    expect(compareDossiers(marlow, next)).toEqual([
+      {
+        what: 'changed',
+        says: 'Wire Airflow signal at Airflow meter plug, cavity 3: plain white is now white with violet stripe',
+      },
+    ])
+  })
+
+  test('plugs added and taken out are named; equal versions differ in nothing', () => {
+    const next = structuredClone(marlow)
+    const [gone] = next.connectors.splice(0, 1)
+    next.connectors.push({ ...gone, id: 'new-plug', name: 'New plug' })
+    expect(compareDossiers(marlow, next).map((change) => change.says)).toEqual([
+      'Plug added: New plug',
+      'Plug taken out: Airflow meter plug',
+    ])
+    expect(compareDossiers(marlow, structuredClone(marlow))).toEqual([])
+  })
+})
+
+describe('faces', () => {
+  test('cavities lie inside the face, apart from each other, for any count and rows', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 160 }),
+        fc.integer({ min: 1, max: 5 }),
+        fc.constantFrom('grid' as const, 'staggered' as const),
+        (count, rows, layout) => {
+          const cavities = gridCavities(count, rows, layout)
+          expect(cavities.map((cavity) => cavity.number)).toEqual(Array.from({ length: count }, (_, i) => i + 1))
+          const places = new Set(cavities.map((cavity) => `${cavity.x}/${cavity.y}`))
+          expect(places.size).toBe(count)
+          for (const { x, y } of cavities) expect(x > 0 && x < 10 && y > 0 && y < 10).toBe(true)
+        },
+      ),
+    )
+  })
+
+  test('the mating side is the mirror image of the wire side', () => {
+    for (const connector of marlow.connectors) {
+      const wire = faceGeometry(connector, 'wire side')
+      const mating = faceGeometry(connector, 'mating side')
+      const centre = wire.body.x + wire.body.width / 2
+      wire.cavities.forEach((cavity, i) => {
+        expect(cavity.x - centre).toBeCloseTo(centre - mating.cavities[i].x, 6)
+        expect(cavity.y).toBe(mating.cavities[i].y)
+      })
+    }
+  })
+
+  test('no two cavities of any shipped plug overlap in the drawing', () => {
+    for (const connector of marlow.connectors) {
+      const { cavities } = faceGeometry(connector, 'wire side')
+      for (const a of cavities)
+        for (const b of cavities)
+          if (a !== b)
+            expect(
+              Math.abs(a.x - b.x) >= a.size - 0.01 || Math.abs(a.y - b.y) >= a.size - 0.01,
+              `${connector.id} ${a.cavity.number} ${b.cavity.number}`,
+            ).toBe(true)
+    }
+  })
+
+  test('an id is made of a name and never twice the same', () => {
+    expect(idFrom('Crank sensor plug', [])).toBe('crank-sensor-plug')
+    expect(idFrom('Öl-Druck', ['ol-druck'])).toBe('ol-druck-2')
+    expect(idFrom('', ['x'])).toBe('x-2')
+  })
+})

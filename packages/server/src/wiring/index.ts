@@ -1,0 +1,12 @@
+import type { FastifyInstance } from 'fastify'
+import type { DossierService } from '../dossiers/index.ts'
+import type { JobService } from '../jobs/index.ts'
+import { wiringRoutes } from './routes.ts'
+import type { WiringService } from './service.ts'
+
+export { wiringService, type WiringService } from './service.ts'
+export { wiringSvg } from './wiringSvg.ts'
+
+export function wiringPlugin(wiring: WiringService, dossiers: DossierService, jobs: JobService) {
+  return async (app: FastifyInstance): Promise<void> => wiringRoutes(app, wiring, dossiers, jobs)
+}

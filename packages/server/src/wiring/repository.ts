@@ -1,0 +1,27 @@
+import type { Erratum } from '@tidy-badger/core/wiring'
+import { and, asc, eq } from 'drizzle-orm'
+import type { Database } from '../platform/db.ts'
+import { erratumTable } from './tables.ts'
+
+export function errataRepository(db: Database) {
+  return {
+    /** All of a kit on a machine, oldest first; all of all without either. */
+    async about(kit?: string, machine?: string): Promise<Erratum[]> {
+      const wanted = [
+        ...(kit === undefined ? [] : [eq(erratumTable.kit, kit)]),
+        ...(machine === undefined ? [] : [eq(erratumTable.machine, machine)]),
+      ]
+      return db
+        .select()
+        .from(erratumTable)
+        .where(and(...wanted))
+        .orderBy(asc(erratumTable.at), asc(erratumTable.id))
+    },
+    async byId(id: string): Promise<Erratum | undefined> {
+      return (await db.select().from(erratumTable).where(eq(erratumTable.id, id)))[0]
+    },
+    async add(erratum: Erratum): Promise<void> {
+      await db.insert(erratumTable).values(erratum)
+    },
+  }
+}
