@@ -62,6 +62,6 @@ function face(label: WireLabel, home: string) {
       },
     ],
     columnGap: 4,
-    margin: [2, 2, 2, 2] as [number, number, number, number],
+    margin: 2,
   }
 }

@@ -1,5 +1,6 @@
 import type { DossierRef, Station } from '@tidy-badger/core/dossiers'
 import type { JobDossiers, JournalEntry, NewEntry } from '@tidy-badger/core/jobs'
+import type { Erratum } from '@tidy-badger/core/wiring'
 import { getKept } from '../platform/api/kept.ts'
 import { getJson, postJson } from '../platform/api/http.ts'
 
@@ -29,6 +30,7 @@ export interface DossierRow {
   id: string
   version: number
   hash: string
+  draft: boolean
   name: string
   about: string
   variants: { id: string; name: string; tells: string }[]
@@ -38,6 +40,7 @@ export interface DossierRow {
 export const fetchJobs = () => getKept<JobSummary[]>('/api/jobs')
 export const fetchJob = (id: string) => getKept<JobWithDossiers>(`/api/jobs/${id}`)
 export const fetchDossiers = () => getKept<DossierRow[]>('/api/dossiers')
+export const fetchErrata = () => getKept<Erratum[]>('/api/errata')
 export const fetchJournal = (id: string, after: number) =>
   getJson<{ head: number; entries: JournalEntry[] }>(`/api/jobs/${id}/journal?after=${after}`)
 export const sendEntries = (id: string, base: number, entries: NewEntry[]) =>

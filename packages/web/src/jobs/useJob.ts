@@ -13,12 +13,13 @@ import {
   type JournalEntry,
   type StationProgress,
 } from '@tidy-badger/core/jobs'
-import type { Match } from '@tidy-badger/core/wiring'
+import type { Erratum, Match } from '@tidy-badger/core/wiring'
+import { useQuery } from '@tanstack/react-query'
 import { createContext, useContext, useMemo } from 'react'
 import { toast } from 'sonner'
 import { confirm } from './confirmStore.ts'
 import { append, entriesShown, useJournal } from './journalStore.ts'
-import type { JobWithDossiers } from './api.ts'
+import { fetchErrata, type JobWithDossiers } from './api.ts'
 import { askForPerson } from './personStore.ts'
 
 /** The open job, replayed, with all that follows from it. */
@@ -31,6 +32,8 @@ export interface JobView {
   plan: Match[]
   findings: JobFinding[]
   stops: JobFinding[]
+  /** What is known to be wrong on kit sheets, of all jobs. */
+  errata: Erratum[]
   progress: StationProgress[]
   /** Writes entries down; says why when it cannot. @returns whether it was written */
   write: (...bodies: EntryBody[]) => Promise<boolean>
@@ -43,13 +46,15 @@ export function useJobView(): JobView | null {
   const stored = useJournal((state) => state.entries)
   const unsent = useJournal((state) => state.unsent)
   const head = useJournal((state) => state.head)
+  const known = useQuery({ queryKey: ['errata'], queryFn: fetchErrata }).data
   return useMemo(() => {
     if (!job) return null
     const { dossiers } = job
     const entries = entriesShown({ entries: stored, unsent, head })
     const state = replay(dossiers, entries)
     const plan = planOf(dossiers, state)
-    const findings = jobFindings(dossiers, state, { plan })
+    const errata = known ?? []
+    const findings = jobFindings(dossiers, state, { plan, errata })
     return {
       job,
       dossiers,
@@ -59,11 +64,12 @@ export function useJobView(): JobView | null {
       plan,
       findings,
       stops: openStops(findings),
+      errata,
       progress: stationProgress(dossiers, state),
       write: (...bodies) => write(dossiers, bodies),
       undo: (entry) => undo(dossiers, entries, entry),
     }
-  }, [job, stored, unsent, head])
+  }, [job, stored, unsent, head, known])
 }
 
 export const JobContext = createContext<JobView | null>(null)

@@ -1,52 +1,116 @@
 import { planTicks } from '@tidy-badger/core/jobs'
-import { useState } from 'react'
+import { Tabs } from 'radix-ui'
+import { useEffect, useState } from 'react'
+import { useSearchParams } from 'react-router'
 import { StationDoneButton, useJob } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
 import { useKeys } from '../ui/useKeys.ts'
+import { ConnectionCard } from './components/ConnectionCard.tsx'
 import { EndMargin } from './components/EndMargin.tsx'
 import { LoomDrawing } from './components/LoomDrawing.tsx'
+import { MeterPanel } from './components/MeterPanel.tsx'
 import { NotLikeThisSheet } from './components/NotLikeThisSheet.tsx'
+import { RecordPanel } from './components/RecordPanel.tsx'
+import { SignalPaths } from './components/SignalPaths.tsx'
 import { TickDock } from './components/TickDock.tsx'
-import { endViews } from './selectors.ts'
+import { WireIdentity } from './components/WireIdentity.tsx'
+import { WireSearch } from './components/WireSearch.tsx'
+import { endAt, endViews } from './selectors.ts'
+import { pictures, selectEnd, selectPlace, showPicture, startSelection, useSelection, type Picture } from './store.ts'
+
+const pictureNames: Record<Picture, string> = {
+  loom: 'Loom',
+  card: 'Card',
+  signals: 'Signals',
+  meter: 'Meter',
+  record: 'Record',
+}
 
 export function HookUpPage() {
   const view = useJob()
   const ends = endViews(view)
-  const [picked, setPicked] = useState<string | null>(null)
+  const [params] = useSearchParams()
+  const asked = params.get('end')
+  useEffect(() => startSelection(asked), [asked, view.job.id])
+  const { end: picked, place, picture } = useSelection()
   const [deviating, setDeviating] = useState(false)
   const next = ends.find((item) => item.status === 'stop') ?? ends.find((item) => item.status === 'open')
   const current = ends.find((item) => item.end.id === picked) ?? next
+  const shown = current ?? ends[0]
   const made = ends.filter((item) => item.status === 'done').length
   const after = ends.filter((item) => item.status !== 'done' && item !== current)
   const move = (step: number) => {
     const at = ends.findIndex((item) => item === current)
-    setPicked(ends[(at + step + ends.length) % ends.length].end.id)
+    selectEnd(ends[(at + step + ends.length) % ends.length].end.id)
   }
   useKeys({
     ArrowDown: () => move(1),
     ArrowUp: () => move(-1),
     n: current ? () => setDeviating(true) : undefined,
+    ...Object.fromEntries(pictures.map((name, i) => [String(i + 1), () => showPicture(name)])),
   })
   return (
     <>
       <Stage
         picture={
-          <>
-            <h2 className="mb-1 text-[22px] font-bold">
-              {made} of {ends.length} ends connected
-            </h2>
-            <LoomDrawing ends={ends} current={current?.end.id} onPick={setPicked} />
-          </>
+          <Tabs.Root
+            value={picture}
+            onValueChange={(value) => {
+              const name = pictures.find((item) => item === value)
+              if (name) showPicture(name)
+            }}
+          >
+            <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
+              <h2 className="text-[22px] font-bold">
+                {made} of {ends.length} ends connected
+              </h2>
+              <WireSearch
+                onPick={({ connector, cavity }) => selectPlace({ connector, cavity }, endAt(view, connector, cavity))}
+              />
+            </div>
+            <Tabs.List aria-label="Pictures" className="mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
+              {pictures.map((name) => (
+                <Tabs.Trigger
+                  key={name}
+                  value={name}
+                  className="min-h-11 rounded-t-lg px-4 font-head text-[16px] font-bold data-[state=active]:bg-ink data-[state=active]:text-ground"
+                >
+                  {pictureNames[name]}
+                </Tabs.Trigger>
+              ))}
+            </Tabs.List>
+            <Tabs.Content value="loom">
+              <LoomDrawing ends={ends} current={current?.end.id} onPick={selectEnd} />
+            </Tabs.Content>
+            <Tabs.Content value="card">
+              <ConnectionCard key={shown.end.id} item={shown} />
+            </Tabs.Content>
+            <Tabs.Content value="signals">
+              <SignalPaths />
+            </Tabs.Content>
+            <Tabs.Content value="meter">
+              <MeterPanel key={shown.end.id} item={shown} />
+            </Tabs.Content>
+            <Tabs.Content value="record">
+              <RecordPanel />
+            </Tabs.Content>
+          </Tabs.Root>
         }
-        margin={<EndMargin key={current?.end.id} item={current ?? ends[0]} after={after.map((item) => item.end)} />}
+        margin={
+          place ? (
+            <WireIdentity key={`${place.connector}:${place.cavity}`} place={place} />
+          ) : (
+            <EndMargin key={shown.end.id} item={shown} after={after.map((item) => item.end)} />
+          )
+        }
         dock={
           current ? (
             <TickDock
               item={current}
               ticks={planTicks(view.dossiers, view.state, current.end, current.match)}
               onDeviate={() => setDeviating(true)}
-              onNext={() => setPicked(null)}
+              onNext={() => selectEnd(null)}
             />
           ) : (
             <Dock
@@ -56,7 +120,7 @@ export function HookUpPage() {
               }
               actions={
                 <>
-                  <Button look="dock" onClick={() => setPicked(ends[0].end.id)}>
+                  <Button look="dock" onClick={() => selectEnd(ends[0].end.id)}>
                     Look again
                     <KeyHint>↓</KeyHint>
                   </Button>

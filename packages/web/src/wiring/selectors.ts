@@ -41,6 +41,17 @@ export function endViews(view: JobView): EndView[] {
   })
 }
 
+/** The end of the kit that belongs to a cavity, if one does. */
+export function endAt(view: JobView, connector: string, cavity: number): string | undefined {
+  const { kit } = view.dossiers
+  return view.plan.find(({ kitEnd, target }) => {
+    if (!target || !('connector' in target) || target.connector !== connector) return false
+    if ('cavity' in target) return target.cavity === cavity
+    const end = kit.ends.find((item) => item.id === kitEnd)
+    return end?.type === 'inline-pair' && end.lines.some((line) => line.cavity === cavity)
+  })?.kitEnd
+}
+
 function looksOf(view: JobView, match: Match | undefined): string {
   const target = match?.target
   if (!target || !('connector' in target) || 'cavity' in target) return ''

@@ -99,11 +99,12 @@ function wireOf(text: string, line: string) {
   return { colour: sheetColour(colour, line), areaMm2: Number(area) }
 }
 
-function sheets(options: string): [string, string][] {
-  return options
-    .split(',')
-    .map((part) => /^sheet (\S+)=(\S+)$/.exec(part.trim()))
-    .flatMap((found) => (found ? [[found[1], found[2]] as [string, string]] : []))
+/** What the sheet says for each machine: machine and colour or stud. */
+function sheets(options: string): { machine: string; says: string }[] {
+  return options.split(',').flatMap((part) => {
+    const [, machine, says] = /^sheet (\S+)=(\S+)$/.exec(part.trim()) ?? []
+    return machine && says ? [{ machine, says }] : []
+  })
 }
 
 function readLead(line: string): FlyingLead {
@@ -115,7 +116,7 @@ function readLead(line: string): FlyingLead {
     ...base(id, tag, name, reach, option(options, 'spare') === undefined),
     ...wireOf(wire, line),
     wants: readSort(wants, line),
-    sheet: sheets(options).map(([machine, colour]) => ({ machine, colour: sheetColour(colour, line) })),
+    sheet: sheets(options).map(({ machine, says }) => ({ machine, colour: sheetColour(says, line) })),
     ...(draws ? { currentA: Number(draws) } : {}),
     ...(option(options, 'reference') === undefined ? {} : { reference: true }),
     ...(cut ? { cut: { half: oneOf(['ecu', 'device'] as const, cut[0], line), partner: cut[1] } } : {}),
@@ -134,7 +135,7 @@ function readRing(line: string): RingEnd {
     ...wireOf(wire, line),
     wants: readSort(wants, line),
     holeMm: Number(hole),
-    sheet: sheets(options).map(([machine, stud]) => ({ machine, stud })),
+    sheet: sheets(options).map(({ machine, says }) => ({ machine, stud: says })),
     ...(draws ? { currentA: Number(draws) } : {}),
     ...(fuse ? { fuseA: Number(fuse) } : {}),
     ...(option(options, 'reference') === undefined ? {} : { reference: true }),

@@ -1,17 +1,20 @@
 import { asHeading, inSentence, wireAt, wireName, type KitEnd } from '@tidy-badger/core/dossiers'
-import { connectorLookalikes, targetWords, wireLookalikes } from '@tidy-badger/core/wiring'
-import { useState } from 'react'
+import { joinSchoolOf } from '@tidy-badger/core/jobs'
+import { adviseJoint, connectorLookalikes, endLookalikes, targetWords, wireLookalikes } from '@tidy-badger/core/wiring'
+import { useState, type ReactNode } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import type { EndView } from '../selectors.ts'
+import { selectPlace } from '../store.ts'
 import { LiftStop } from './LiftStop.tsx'
+import { LookalikeSheet } from './LookalikeSheet.tsx'
 import { PlugFace } from './PlugFace.tsx'
 
 /** What concerns the end in hand alone: its finding, its plug, what it is not, how it opens, why here. */
 export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
-  const { dossiers } = useJob()
-  const { machine } = dossiers
+  const { dossiers, state } = useJob()
+  const { machine, kit } = dossiers
   const target = item.match?.target
   const connector =
     target && 'connector' in target ? machine.connectors.find((plug) => plug.id === target.connector) : undefined
@@ -26,6 +29,11 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
       finding.rule !== 'spare-open' &&
       finding.rule !== 'port-open',
   )
+  const ends = endLookalikes(kit, item.end.id)
+  const errata = item.findings.filter((finding) => finding.rule === 'sheet-erratum' || finding.rule === 'dossier-gap')
+  const rules = (kit.naming ?? []).filter((rule) => rule.ends.includes(item.end.id))
+  const advice =
+    item.end.type === 'flying-lead' && target ? adviseJoint(machine, kit, item.end, target, joinSchoolOf(state)) : null
   const looks = connector && cavity === undefined ? connectorLookalikes(machine, connector.id) : []
   const wires = wire ? wireLookalikes(machine, wire) : []
   return (
@@ -42,7 +50,14 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
           {finding.liftable && !finding.lifted && <LiftStop finding={finding} />}
         </MarginCard>
       ))}
-      {connector && <PlugFace machine={machine} connector={connector} mark={cavity} />}
+      {connector && (
+        <PlugFace
+          machine={machine}
+          connector={connector}
+          mark={cavity}
+          onPick={(picked) => selectPlace({ connector: connector.id, cavity: picked })}
+        />
+      )}
       {stud && (
         <MarginCard tone="data" title={`${stud.name}, M${stud.threadMm}`}>
           {asHeading(stud.place)}.
@@ -62,25 +77,45 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
           {finding.remedy}
         </MarginCard>
       ))}
+      {errata.map((finding) => (
+        <MarginCard key={finding.reason} tone="lamp" title="The sheet is wrong">
+          {finding.reason} {finding.remedy}
+        </MarginCard>
+      ))}
       <Lookalikes
+        more={connector && looks.length > 0 ? <LookalikeSheet wanted={connector} kitEnd={item.end.id} /> : null}
         plugs={looks.map((look) => ({
           name: machine.connectors.find((plug) => plug.id === look.connector)?.name ?? look.connector,
           shared: look.shared,
           telling: look.telling,
         }))}
-        wires={wires.map((look) => ({
-          name: `${wireName(look.wire.colour)}, ${inSentence(targetWords(machine, look.where))}`,
-          shared: '',
-          telling: look.telling,
-        }))}
+        wires={[
+          ...ends.map((end) => ({ name: end.name, shared: end.shared, telling: end.telling })),
+          ...wires.map((look) => ({
+            name: `${wireName(look.wire.colour)}, ${inSentence(targetWords(machine, look.where))}`,
+            shared: '',
+            telling: look.telling,
+          })),
+        ]}
       />
+      {rules.length > 0 && (
+        <MarginCard tone="data" title="The loom’s own rule">
+          {rules.map((rule) => rule.says).join(' ')}
+        </MarginCard>
+      )}
+      {advice && (
+        <MarginCard tone="quiet" title={`Joint: ${advice.method}`}>
+          {advice.why} {advice.against}
+        </MarginCard>
+      )}
       {item.match && (
         <MarginCard tone="quiet" title="Why here">
           {asHeading(item.match.reasons.join('; ')).replace(/\.?$/, '.')}
           {item.match.second && item.match.second.target && (
             <span className="text-quiet">
               {' '}
-              Next best: {inSentence(targetWords(machine, item.match.second.target))}, clearly worse.
+              Next best: {inSentence(targetWords(machine, item.match.second.target, kit))},{' '}
+              {marginWords(item.match.second.margin)}.
             </span>
           )}
         </MarginCard>
@@ -94,6 +129,12 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
   )
 }
 
+/** How far the next best place is behind, in words; the cost of one other kind of signal is ten. */
+function marginWords(margin: number): string {
+  if (margin >= 8) return 'clearly worse'
+  return margin >= 3 ? 'worse' : 'nearly as good: look twice'
+}
+
 interface Look {
   name: string
   shared: string
@@ -101,7 +142,7 @@ interface Look {
 }
 
 /** The nearest lookalike in full; further ones a tap away. */
-function Lookalikes({ plugs, wires }: { plugs: Look[]; wires: Look[] }) {
+function Lookalikes({ plugs, wires, more }: { plugs: Look[]; wires: Look[]; more: ReactNode }) {
   const [all, setAll] = useState(false)
   const looks = [...plugs, ...wires]
   if (looks.length === 0) return null
@@ -113,6 +154,7 @@ function Lookalikes({ plugs, wires }: { plugs: Look[]; wires: Look[] }) {
           {look.shared && `: ${look.shared}`}. {look.telling}
         </p>
       ))}
+      {more}
       {!all && looks.length > 1 && (
         <Button look="quiet" className="!px-0" onClick={() => setAll(true)}>
           {looks.length - 1} more that look like it

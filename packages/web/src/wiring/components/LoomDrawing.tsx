@@ -4,7 +4,6 @@ import { useJob } from '../../jobs/index.ts'
 import type { EndView } from '../selectors.ts'
 import { Wire } from '../Wire.tsx'
 
-const row = 70
 const width = 400
 const trunk = { from: 128, to: 292 }
 
@@ -19,6 +18,7 @@ export function LoomDrawing({
   onPick: (end: string) => void
 }) {
   const { dossiers } = useJob()
+  const row = ends.length > 9 ? 58 : 70
   const height = ends.length * row
   const middle = height / 2
   const { kit } = dossiers
@@ -68,7 +68,7 @@ export function LoomDrawing({
           fill="var(--ground)"
           fontFamily="var(--font-head)"
         >
-          {kit.model}
+          {kit.model.split(',')[0]}
         </text>
         <text x={64} y={middle + 18} textAnchor="middle" fontSize={15} fill="var(--ground)">
           module
@@ -97,7 +97,12 @@ function Branch({ item, from, middle, at }: { item: EndView; from: number; middl
   return (
     <>
       {item.colours.map((colour, i) => (
-        <Wire key={`${colour.base}${colour.stripe}`} d={path((i - spread / 2) * 10)} colour={colour} />
+        <Wire
+          key={i}
+          d={path((i - spread / 2) * Math.min(10, 40 / (spread + 1)))}
+          colour={colour}
+          width={spread > 3 ? 4 : 7}
+        />
       ))}
     </>
   )
@@ -118,11 +123,11 @@ function EndButton({ item, current, onPick }: { item: EndView; current: boolean;
       type="button"
       onClick={onPick}
       aria-pressed={current}
-      className="flex min-h-[62px] w-full min-w-0 items-center gap-3.5 rounded-lg pr-2 text-left"
+      className="flex min-h-[56px] w-full min-w-0 items-center gap-3.5 rounded-lg pr-2 text-left"
     >
       <span
         aria-hidden
-        className={`grid shrink-0 place-items-center ${current ? 'h-[58px] w-[72px] rounded-xl border-[5px] border-lamp bg-paper text-ink' : `h-10 w-[52px] rounded-lg border-[3px] ${status === 'done' ? 'border-ink bg-ink text-lamp' : status === 'stop' ? 'border-stop bg-paper text-stop' : 'border-dashed border-ink bg-paper'}`}`}
+        className={`grid shrink-0 place-items-center ${current ? 'h-[54px] w-[72px] rounded-xl border-[5px] border-lamp bg-paper text-ink' : `h-10 w-[52px] rounded-lg border-[3px] ${status === 'done' ? 'border-ink bg-ink text-lamp' : status === 'stop' ? 'border-stop bg-paper text-stop' : 'border-dashed border-ink bg-paper'}`}`}
       >
         {status === 'done' ? (
           <Check size={28} strokeWidth={3.6} />
@@ -136,7 +141,7 @@ function EndButton({ item, current, onPick }: { item: EndView; current: boolean;
         <span className={`block truncate font-head font-bold ${current ? 'text-[22px]' : 'text-[17px]'}`}>
           {end.name}
         </span>
-        <span className="block truncate font-text text-[15px] text-quiet">
+        <span className="line-clamp-2 font-text text-[15px] leading-tight text-quiet">
           <span className="figures">{end.branchM.toFixed(2)} m</span> · {item.place}
         </span>
         <span className="sr-only">, {words}</span>

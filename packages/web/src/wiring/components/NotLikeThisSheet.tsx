@@ -1,11 +1,11 @@
-import { wireAt, wireName, type KitEnd, type TapMethod } from '@tidy-badger/core/dossiers'
-import type { EntryBody } from '@tidy-badger/core/jobs'
-import type { ConnectionTarget } from '@tidy-badger/core/wiring'
+import type { KitEnd, TapMethod } from '@tidy-badger/core/dossiers'
+import { asProposed, placeChoice, placeText, type EntryBody } from '@tidy-badger/core/jobs'
+import { findWires, type ConnectionTarget } from '@tidy-badger/core/wiring'
 import { useMemo, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
-import { WireChip } from '../Wire.tsx'
+import { WireFoundRow } from './WireSearch.tsx'
 
 /** What was really done with an end: where it is, that it is off, or a note. The check answers at once. */
 export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClose: () => void; end: KitEnd }) {
@@ -74,6 +74,24 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
             </ul>
           </section>
         )}
+        {end.type === 'plug' && (
+          <section>
+            <h3 className="mb-2 text-lg font-bold">It is in another socket</h3>
+            <ul className="grid gap-2 sm:grid-cols-2">
+              {(dossiers.kit.sockets ?? []).map((socket) => (
+                <li key={socket.id}>
+                  <Button
+                    className="w-full !justify-start text-left"
+                    onClick={() => void connect({ kitEnd: socket.id })}
+                  >
+                    {socket.name}
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+        <PlanHere end={end} onDone={onClose} />
         {end.type !== 'inline-pair' && (
           <div className="flex flex-wrap gap-2">
             <Button onClick={() => void connect({ closed: 'cap' })}>It is capped</Button>
@@ -108,28 +126,63 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
   )
 }
 
+/** Fixes the place of an end by hand: the plan is worked out again around it. */
+function PlanHere({ end, onDone }: { end: KitEnd; onDone: () => void }) {
+  const { dossiers, plan, state, write } = useJob()
+  const [value, setValue] = useState('')
+  const targets: { place: string; words: string }[] = useMemo(() => {
+    const { machine } = dossiers
+    if (end.type === 'inline-pair')
+      return machine.connectors.map((item) => ({ place: placeText({ connector: item.id }), words: item.name }))
+    if (end.type === 'ring')
+      return machine.studs.map((item) => ({ place: placeText({ stud: item.id }), words: item.name }))
+    if (end.type !== 'flying-lead') return []
+    return findWires(machine, '', 2000).map((item) => ({
+      place: placeText({ connector: item.connector, cavity: item.cavity }),
+      words: `${item.connectorName}, cavity ${item.cavity}: ${item.wire}, ${item.net}`,
+    }))
+  }, [dossiers, end])
+  const locked = plan.find((match) => match.kitEnd === end.id)?.locked ?? false
+  if (targets.length === 0) return null
+  const choose = (to: string) =>
+    write({
+      kind: 'choice',
+      choice: placeChoice(end.id),
+      value: to,
+      replaces: state.choices[placeChoice(end.id)]?.value ?? null,
+    }).then((written) => written && onDone())
+  return (
+    <section className="flex flex-col gap-2">
+      <h3 className="text-lg font-bold">It shall go elsewhere</h3>
+      <label className="flex flex-col gap-1 font-semibold">
+        Place in the plan
+        <select value={value} onChange={(event) => setValue(event.target.value)}>
+          <option value="">choose…</option>
+          <option value="cap">nowhere: capped</option>
+          {targets.map((item) => (
+            <option key={item.place} value={item.place}>
+              {item.words}
+            </option>
+          ))}
+        </select>
+      </label>
+      <div className="flex flex-wrap gap-2">
+        <Button disabled={value === ''} onClick={() => void choose(value)}>
+          Plan it there
+        </Button>
+        {locked && <Button onClick={() => void choose(asProposed)}>Back to the plan’s own place</Button>}
+      </div>
+    </section>
+  )
+}
+
 /** Any wire of the machine by colour, plug, cavity or signal. */
 function WireFinder({ onPick }: { onPick: (to: ConnectionTarget, method: TapMethod) => void }) {
   const { dossiers } = useJob()
   const { machine, kit } = dossiers
   const [query, setQuery] = useState('')
   const [method, setMethod] = useState<TapMethod>(kit.taps[0].method)
-  const places = useMemo(
-    () =>
-      machine.connectors.flatMap((connector) =>
-        connector.cavities.flatMap((cavity) => {
-          const wire = wireAt(machine, connector.id, cavity.number)
-          if (!wire) return []
-          const net = machine.nets.find((candidate) => candidate.id === wire.net)?.name ?? ''
-          const words =
-            `${connector.name} cavity ${cavity.number} ${wireName(wire.colour)} ${wire.colour.base}/${wire.colour.stripe ?? ''} ${net}`.toLowerCase()
-          return [{ connector, cavity: cavity.number, wire, net, words }]
-        }),
-      ),
-    [machine],
-  )
-  const terms = query.toLowerCase().split(/\s+/).filter(Boolean)
-  const found = places.filter((place) => terms.every((term) => place.words.includes(term)))
+  const found = useMemo(() => findWires(machine, query, 80), [machine, query])
   return (
     <section className="flex flex-col gap-3">
       <h3 className="text-lg font-bold">It is joined to another wire</h3>
@@ -151,22 +204,12 @@ function WireFinder({ onPick }: { onPick: (to: ConnectionTarget, method: TapMeth
         onChange={(event) => setQuery(event.target.value)}
       />
       <ul aria-label="Wires found" tabIndex={0} className="flex max-h-72 flex-col gap-1.5 overflow-y-auto">
-        {found.map((place) => (
-          <li key={`${place.connector.id}-${place.cavity}`}>
-            <button
-              type="button"
-              onClick={() => onPick({ connector: place.connector.id, cavity: place.cavity }, method)}
-              className="flex min-h-11 w-full items-center gap-3 rounded-lg border-2 border-line bg-paper px-3 text-left font-text"
-            >
-              <WireChip colour={place.wire.colour} />
-              <span className="min-w-0 flex-1">
-                {wireName(place.wire.colour)} <span className="text-quiet">{place.net.toLowerCase()}</span>
-              </span>
-              <span className="text-[15px] text-quiet">
-                {place.connector.name}, {place.cavity}
-              </span>
-            </button>
-          </li>
+        {found.map((item) => (
+          <WireFoundRow
+            key={`${item.connector}-${item.cavity}`}
+            item={item}
+            onPick={() => onPick({ connector: item.connector, cavity: item.cavity }, method)}
+          />
         ))}
       </ul>
       {found.length === 0 && <p className="text-quiet">No wire of that description.</p>}

@@ -20,7 +20,8 @@ export function TickDock({
   onDeviate: () => void
   onNext: () => void
 }) {
-  const { write } = useJob()
+  const { write, state, dossiers } = useJob()
+  const needsOff = [...dossiers.machine.steps, ...dossiers.kit.steps].some((step) => step.power === 'off')
   const next = ticks.find((tick) => !tick.done)
   const busy = useRef(false)
   const make = (tick: Tick) => {
@@ -37,8 +38,10 @@ export function TickDock({
     <Dock
       title={
         <span className="flex flex-wrap items-center gap-3">
-          <span className="rounded-lg border-2 border-current px-2.5 py-0.5 font-text text-[16px] font-semibold">
-            battery off
+          <span
+            className={`rounded-lg border-2 px-2.5 py-0.5 font-text text-[16px] font-semibold ${state.power === 'on' && needsOff ? 'border-lamp bg-lamp text-[#15181a]' : 'border-current'}`}
+          >
+            {state.power === 'on' && needsOff ? 'battery is on: negative off first' : 'battery off'}
           </span>
           {item.end.name}: {inSentence(item.place)}
           {item.looks && `, ${item.looks}`}

@@ -1,0 +1,194 @@
+import { judgeReading, meterCards, meterPhases, type MeterCard } from '@tidy-badger/core/wiring'
+import { Ban, Check, TriangleAlert } from 'lucide-react'
+import { useState, type FormEvent } from 'react'
+import { Link } from 'react-router'
+import { useJob } from '../../jobs/index.ts'
+import { Button } from '../../ui/Button.tsx'
+import type { EndView } from '../selectors.ts'
+
+const phaseNames = { find: 'Find', join: 'Before joining', prove: 'Prove' }
+
+/** The measurements of the end in hand, in order; only what the battery's present state allows can be entered. */
+export function MeterPanel({ item }: { item: EndView }) {
+  const { dossiers, state } = useJob()
+  const cards = meterCards(dossiers.machine, dossiers.kit, item.end, item.match)
+  const [picked, setPicked] = useState<string | null>(null)
+  const valueOf = (card: MeterCard) => state.readings.findLast((reading) => reading.card === card.id)?.value
+  const allowed = cards.filter((card) => card.power === state.power && !card.barred)
+  const current =
+    cards.find((card) => card.id === picked) ??
+    allowed.find((card) => valueOf(card) === undefined) ??
+    allowed[0] ??
+    cards[0]
+  if (!current)
+    return (
+      <p className="text-[18px] text-quiet">Nothing to measure on {item.end.name}: it meets no circuit by itself.</p>
+    )
+  return (
+    <div className="grid gap-5 xl:grid-cols-[250px_1fr]">
+      <ol className="flex flex-col gap-3">
+        {meterPhases.map((phase) => {
+          const list = cards.filter((card) => card.phase === phase)
+          if (list.length === 0) return null
+          return (
+            <li key={phase}>
+              <h3 className="text-[16px] font-bold text-quiet">{phaseNames[phase]}</h3>
+              <ul>
+                {list.map((card) => (
+                  <li key={card.id}>
+                    <CardRow
+                      card={card}
+                      value={valueOf(card)}
+                      current={card === current}
+                      open={card.power === state.power && !card.barred}
+                      onPick={() => setPicked(card.id)}
+                    />
+                  </li>
+                ))}
+              </ul>
+            </li>
+          )
+        })}
+      </ol>
+      <BigCard key={current.id} card={current} value={valueOf(current)} onDone={() => setPicked(null)} />
+    </div>
+  )
+}
+
+function CardRow({
+  card,
+  value,
+  current,
+  open,
+  onPick,
+}: {
+  card: MeterCard
+  value: number | undefined
+  current: boolean
+  open: boolean
+  onPick: () => void
+}) {
+  const { dossiers } = useJob()
+  const good = value === undefined ? null : judgeReading(dossiers.machine, card, value).good
+  return (
+    <button
+      type="button"
+      onClick={onPick}
+      aria-pressed={current}
+      className={`flex min-h-11 w-full items-center gap-2 rounded-lg border-2 px-2 text-left font-text text-[15px] leading-tight ${current ? 'border-lamp bg-paper' : 'border-transparent'}`}
+    >
+      {card.barred ? (
+        <Ban aria-label="barred" size={20} className="shrink-0 text-stop" />
+      ) : good === null ? (
+        <span aria-hidden className={`size-4 shrink-0 rounded-full border-2 ${open ? 'border-ink' : 'border-line'}`} />
+      ) : good ? (
+        <Check aria-label="good" size={20} className="shrink-0 text-good" />
+      ) : (
+        <TriangleAlert aria-label="off" size={20} className="shrink-0 text-stop" />
+      )}
+      <span className="min-w-0">
+        {card.net}
+        <span className="block text-quiet">{card.state}</span>
+      </span>
+    </button>
+  )
+}
+
+function BigCard({ card, value, onDone }: { card: MeterCard; value: number | undefined; onDone: () => void }) {
+  const { dossiers, state, write, job } = useJob()
+  const [text, setText] = useState('')
+  if (card.barred)
+    return (
+      <section role="alert" className="self-start rounded-xl border-4 border-stop bg-paper p-5">
+        <h3 className="text-[24px] font-bold text-stop">No meter here</h3>
+        <p className="mt-2 text-[21px]">{card.barred}</p>
+        <p className="mt-2 text-[18px] text-quiet">{card.net}: the drop test at wake proves this pair instead.</p>
+      </section>
+    )
+  const forbidden = card.power !== state.power
+  const verdict = value === undefined ? null : judgeReading(dossiers.machine, card, value)
+  const unit = card.expect.unit === 'ohm' ? 'Ω' : card.expect.unit
+  const figure = Number(text.replace(',', '.'))
+  const readable = text.trim() !== '' && Number.isFinite(figure)
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    if (!readable) return
+    void write({
+      kind: 'reading',
+      quantity: `${card.net}, ${card.state}`,
+      value: figure,
+      unit,
+      card: card.id,
+      about: card.about,
+    }).then((written) => {
+      if (!written) return
+      setText('')
+      if (judgeReading(dossiers.machine, card, figure).good) onDone()
+    })
+  }
+  return (
+    <section className="rounded-xl border-2 border-line bg-paper p-5">
+      <p className="flex flex-wrap items-center gap-3">
+        <span
+          className={`rounded-lg border-2 px-3 py-1 text-[18px] font-bold ${forbidden ? 'border-stop text-stop' : 'border-ink'}`}
+        >
+          battery {card.power}
+        </span>
+        <span className="text-[19px] font-semibold">{card.says}</span>
+      </p>
+      <dl className="mt-3 grid grid-cols-[100px_1fr] gap-x-3 gap-y-1.5 text-[19px]">
+        <dt className="text-quiet">Meter</dt>
+        <dd>{card.range}</dd>
+        <dt className="text-quiet">Black lead</dt>
+        <dd>{card.blackLead}</dd>
+        <dt className="text-quiet">Red lead</dt>
+        <dd className="font-semibold">{card.redLead}</dd>
+      </dl>
+      <p className="mt-3">
+        <span className="figures text-[44px] leading-none font-bold">
+          {card.expect.low} – {card.expect.high}
+        </span>{' '}
+        <span className="text-[24px]">{unit}</span>
+      </p>
+      {forbidden ? (
+        <p role="status" className="mt-4 border-l-[5px] border-stop pl-3 text-[18px] font-semibold">
+          Not now: the battery is {state.power === 'on' ? 'on' : 'off'}.{' '}
+          <Link
+            className="underline underline-offset-4"
+            to={`/job/${job.id}/${state.power === 'on' ? 'make-safe' : 'wake'}`}
+          >
+            {state.power === 'on' ? 'Take it off at make safe first' : 'It comes back on at wake'}
+          </Link>
+          .
+        </p>
+      ) : (
+        <form onSubmit={submit} className="mt-4 flex flex-wrap items-end gap-3">
+          <label className="flex flex-col gap-1 font-semibold">
+            Reading, {unit}
+            <input
+              inputMode="decimal"
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+              className="figures w-40 !text-[28px]"
+              aria-invalid={text.trim() !== '' && !readable}
+            />
+          </label>
+          <Button type="submit" look="main" className="!min-h-14 !px-6 !text-[19px]" disabled={!readable}>
+            Write it down
+          </Button>
+        </form>
+      )}
+      {verdict && (
+        <div role="status" className={`mt-4 border-l-[6px] pl-4 ${verdict.good ? 'border-good' : 'border-stop'}`}>
+          <p className="text-[22px] font-bold">{verdict.says}</p>
+          {!verdict.good && (
+            <>
+              <p className="text-[18px]">Likely: {verdict.causes.join('; ')}.</p>
+              <p className="text-[18px] font-semibold">Next: {verdict.next}</p>
+            </>
+          )}
+        </div>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,283 @@
+import {
+  asProposed,
+  differences,
+  earlierWorks,
+  irreversibleActs,
+  joinSchoolOf,
+  type EarlierWork,
+  type IrreversibleAct,
+} from '@tidy-badger/core/jobs'
+import { joinSchools } from '@tidy-badger/core/wiring'
+import { useState, type FormEvent, type ReactNode } from 'react'
+import { useJob } from '../../jobs/index.ts'
+import { Button } from '../../ui/Button.tsx'
+import { ErrataSection } from './ErrataSection.tsx'
+
+/** What was built against the plan, what cannot be taken back, what earlier fitters left, the schools, the papers. */
+export function RecordPanel() {
+  return (
+    <div className="grid gap-x-8 gap-y-6 2xl:grid-cols-2">
+      <Differences />
+      <EarlierWorkSection />
+      <IrreversibleSection />
+      <Schools />
+      <ErrataSection />
+      <Papers />
+    </div>
+  )
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <section>
+      <h3 className="mb-1.5 text-[18px] font-bold">{title}</h3>
+      {children}
+    </section>
+  )
+}
+
+function Differences() {
+  const { dossiers, state, plan, write } = useJob()
+  const list = differences(dossiers, state, plan)
+  return (
+    <Part title="Built otherwise than planned">
+      {list.length === 0 && <p className="text-quiet">Nothing: what is connected is where the plan says.</p>}
+      <ul className="flex flex-col gap-3">
+        {list.map((item) => (
+          <li key={item.kitEnd} className="border-l-[5px] border-lamp pl-3">
+            <p>
+              <strong>{dossiers.kit.ends.find((end) => end.id === item.kitEnd)?.name}</strong>: {item.built}; planned{' '}
+              {item.planned}.
+            </p>
+            {item.accepted ? (
+              <p className="text-quiet">
+                Taken as it is{item.accepted.by ? ` by ${item.accepted.by}` : ''}: {item.accepted.reason}
+              </p>
+            ) : (
+              <OneLine
+                label="Why may it stay?"
+                button="Take it as it is"
+                onSay={(reason) => write({ kind: 'difference-accepted', kitEnd: item.kitEnd, reason })}
+              />
+            )}
+          </li>
+        ))}
+      </ul>
+    </Part>
+  )
+}
+
+function EarlierWorkSection() {
+  const { state, write } = useJob()
+  const [what, setWhat] = useState<EarlierWork>('puncture')
+  return (
+    <Part title="Left by an earlier fitter">
+      <ul className="flex flex-col gap-3">
+        {state.found.map((item) => (
+          <li key={item.entry} className={`border-l-[5px] pl-3 ${item.dealt ? 'border-good' : 'border-lamp'}`}>
+            <p>
+              <strong>{item.what}</strong>: {item.text}
+            </p>
+            {item.dealt ? (
+              <p className="text-quiet">
+                Dealt with{item.dealt.by ? ` by ${item.dealt.by}` : ''}: {item.dealt.how}
+              </p>
+            ) : (
+              <OneLine
+                label="How was it dealt with?"
+                button="Dealt with"
+                onSay={(how) => write({ kind: 'dealt-with', found: item.entry, how })}
+              />
+            )}
+          </li>
+        ))}
+      </ul>
+      <label className="mt-2 flex flex-col gap-1 font-semibold">
+        Found
+        <select
+          value={what}
+          onChange={(event) => setWhat(earlierWorks.find((item) => item === event.target.value) ?? what)}
+          className="max-w-60"
+        >
+          {earlierWorks.map((item) => (
+            <option key={item}>{item}</option>
+          ))}
+        </select>
+      </label>
+      <OneLine
+        label="Where, and what is it?"
+        button="Put it on the list"
+        onSay={(text) => write({ kind: 'found', what, text })}
+      />
+    </Part>
+  )
+}
+
+function IrreversibleSection() {
+  const { state, write } = useJob()
+  const [act, setAct] = useState<IrreversibleAct>('cut')
+  const [owner, setOwner] = useState('')
+  return (
+    <Part title="Done for good, with the owner’s word">
+      <ul className="flex flex-col gap-1">
+        {state.irreversible.map((item) => (
+          <li key={item.entry}>
+            <strong>{item.act}</strong>: {item.text}. Agreed by {item.consentBy}.
+          </li>
+        ))}
+        {state.irreversible.length === 0 && <li className="text-quiet">Nothing was cut, notched or drilled.</li>}
+      </ul>
+      <div className="mt-2 flex flex-wrap gap-3">
+        <label className="flex flex-col gap-1 font-semibold">
+          What
+          <select
+            value={act}
+            onChange={(event) => setAct(irreversibleActs.find((item) => item === event.target.value) ?? act)}
+          >
+            {irreversibleActs.map((item) => (
+              <option key={item}>{item}</option>
+            ))}
+          </select>
+        </label>
+        <label className="flex flex-col gap-1 font-semibold">
+          Who agreed
+          <input value={owner} maxLength={80} onChange={(event) => setOwner(event.target.value)} />
+        </label>
+      </div>
+      <OneLine
+        label="Where, and why?"
+        button="Write it down"
+        disabled={owner.trim() === ''}
+        onSay={(text) => write({ kind: 'irreversible', act, text, consentBy: owner.trim() })}
+      />
+    </Part>
+  )
+}
+
+function Schools() {
+  const { state, write } = useJob()
+  const school = joinSchoolOf(state)
+  return (
+    <Part title="How wires are joined here">
+      <label className="flex flex-col gap-1 font-semibold">
+        School
+        <select
+          value={school}
+          className="max-w-72"
+          onChange={(event) =>
+            void write({
+              kind: 'choice',
+              choice: 'joining',
+              value: event.target.value,
+              replaces: state.choices.joining?.value ?? null,
+            })
+          }
+        >
+          {joinSchools.map((item) => (
+            <option key={item} value={item}>
+              {item}
+              {item === 'by place' ? ', the usual' : ''}
+            </option>
+          ))}
+        </select>
+      </label>
+      <p className="mt-1 text-quiet">
+        By place: dry and still takes a piercing screw tap, everywhere else a crimp with sealed sleeve; a cut end is
+        soldered where it is still. Where a place bars your school’s way, another is proposed and the reason said.
+      </p>
+      <Locked />
+    </Part>
+  )
+}
+
+/** Places a person has fixed; each can be given back to the plan. */
+function Locked() {
+  const { dossiers, plan, state, write } = useJob()
+  const locked = plan.filter((match) => match.locked)
+  if (locked.length === 0) return null
+  return (
+    <ul className="mt-2 flex flex-col gap-1">
+      {locked.map((match) => (
+        <li key={match.kitEnd} className="flex flex-wrap items-center gap-2">
+          {dossiers.kit.ends.find((end) => end.id === match.kitEnd)?.name}: place fixed by hand
+          <Button
+            look="quiet"
+            onClick={() =>
+              void write({
+                kind: 'choice',
+                choice: `place.${match.kitEnd}`,
+                value: asProposed,
+                replaces: state.choices[`place.${match.kitEnd}`]?.value ?? null,
+              })
+            }
+          >
+            Back to the plan
+          </Button>
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+function Papers() {
+  const { job } = useJob()
+  const links = [
+    ['wiring.svg', 'Wiring as one drawing, SVG'],
+    ['labels.pdf', 'Labels, sheet of A4'],
+    ['labels.pdf?form=strip', 'Labels, strip'],
+  ]
+  const machine = `/api/machines/${job.machine.id}/pinout.csv?version=${job.machine.version}${job.machine.variant ? `&variant=${job.machine.variant}` : ''}`
+  return (
+    <Part title="Papers">
+      <ul className="flex flex-col">
+        {links.map(([path, words]) => (
+          <li key={path}>
+            <a
+              className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
+              href={`/api/jobs/${job.id}/${path}`}
+              target="_blank"
+              rel="noreferrer"
+            >
+              {words}
+            </a>
+          </li>
+        ))}
+        <li>
+          <a className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4" href={machine}>
+            All plugs with their wires, CSV
+          </a>
+        </li>
+      </ul>
+    </Part>
+  )
+}
+
+/** One sentence and the button that writes it down. What was typed stays until it is written. */
+export function OneLine({
+  label,
+  button,
+  onSay,
+  disabled = false,
+}: {
+  label: string
+  button: string
+  onSay: (text: string) => Promise<boolean>
+  disabled?: boolean
+}) {
+  const [text, setText] = useState('')
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    if (text.trim() !== '') void onSay(text.trim()).then((written) => written && setText(''))
+  }
+  return (
+    <form onSubmit={submit} className="mt-1.5 flex flex-wrap items-end gap-2">
+      <label className="flex min-w-56 flex-1 flex-col gap-1 font-semibold">
+        {label}
+        <input value={text} maxLength={600} onChange={(event) => setText(event.target.value)} />
+      </label>
+      <Button type="submit" disabled={disabled || text.trim() === ''}>
+        {button}
+      </Button>
+    </form>
+  )
+}

@@ -1,0 +1,31 @@
+import type { CavityPlace } from '@tidy-badger/core/dossiers'
+import { create } from 'zustand'
+
+export const pictures = ['loom', 'card', 'signals', 'meter', 'record'] as const
+export type Picture = (typeof pictures)[number]
+
+/** What is selected at hook-up, in every picture at once. */
+interface Selection {
+  end: string | null
+  place: CavityPlace | null
+  picture: Picture
+}
+
+export const useSelection = create<Selection>()(() => ({ end: null, place: null, picture: 'loom' }))
+
+export function selectEnd(end: string | null): void {
+  useSelection.setState({ end, place: null })
+}
+
+/** Selects a cavity, and the end that belongs there if there is one. */
+export function selectPlace(place: CavityPlace | null, end?: string): void {
+  useSelection.setState(end === undefined ? { place } : { place, end })
+}
+
+export function showPicture(picture: Picture): void {
+  useSelection.setState({ picture })
+}
+
+export function startSelection(end: string | null): void {
+  useSelection.setState({ end, place: null, picture: 'loom' })
+}
