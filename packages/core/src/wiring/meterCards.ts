@@ -156,7 +156,7 @@ function ringCards(machine: Machine, kit: Kit, end: Extract<KitEnd, { type: 'rin
 
 const phaseWords: Record<MeterPhase, string> = {
   find: 'Back-probe it from the wire side, the plug stays on.',
-  join: 'Battery off: make sure before anything is cut or pierced.',
+  join: 'Make sure that nothing is live before anything is cut or pierced.',
   prove: 'Back-probe it once more, now that it is joined.',
 }
 

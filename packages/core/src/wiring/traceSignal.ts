@@ -72,7 +72,7 @@ export function traceSignal(machine: Machine, kit: Kit, connections: readonly Co
       const hops: Hop[] = []
       if (start) hops.push(...placeHops(machine, start.place, true), wireHop(start.wire))
       if (start && wire !== start.wire) hops.push({ kind: 'splice', says: 'splice in the loom' }, wireHop(wire))
-      hops.push(...joins.map((join) => join.hop))
+      hops.push(...joins)
       hops.push(...placeHops(machine, place, false))
       if ('connector' in place) hops.push(...pairHops(kit, connections, place.connector, place.cavity))
       const connector = 'connector' in place ? index.connectors.get(place.connector) : undefined
@@ -110,14 +110,16 @@ function placeHops(machine: Machine, place: Wire['from'], start: boolean): Hop[]
 }
 
 /** Leads joined to this circuit anywhere. */
-function joinsOn(machine: Machine, kit: Kit, connections: readonly Connection[], netId: NetId) {
+function joinsOn(machine: Machine, kit: Kit, connections: readonly Connection[], netId: NetId): Hop[] {
   const index = machineIndex(machine)
-  return connections.flatMap(({ kitEnd, to }) => {
+  const found = connections.flatMap(({ kitEnd, to }) => {
     if (!('connector' in to) || !('cavity' in to)) return []
     const end = kit.ends.find((item) => item.id === kitEnd)
     if (end?.type !== 'flying-lead' || index.wireInCavity.get(`${to.connector}:${to.cavity}`)?.net !== netId) return []
-    return [{ hop: leadHop(connections, end, to.connector, to.cavity) }]
+    return [{ hop: leadHop(connections, end, to.connector, to.cavity), last: end.cut?.half === 'device' }]
   })
+  // From the control unit on, the module's answer comes before what goes into it.
+  return [...found.filter((item) => !item.last), ...found.filter((item) => item.last)].map((item) => item.hop)
 }
 
 function leadHop(

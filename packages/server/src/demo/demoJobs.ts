@@ -13,102 +13,18 @@ import {
 import { stations, type Station } from '@tidy-badger/core/dossiers'
 import type { JobService, LoadedJob } from '../jobs/index.ts'
 import type { Rooms } from '../platform/rooms.ts'
-
-interface DemoJob {
-  id: string
-  title: string
-  variant?: string
-  opened: string
-  by: string
-  /** Stations done, in order, up to and without this one. */
-  reached: Station
-  /** Rides taken, by seed. */
-  rides: number[]
-  /** The last ride's trims are taken over too. */
-  lastAccepted: boolean
-  more: EntryBody[]
-}
-
-const jobs: DemoJob[] = [
-  {
-    id: 'demo-hut-7',
-    title: "Hut 7's fuel quad, 2019",
-    opened: '2026-08-11T07:40:00.000Z',
-    by: 'Runa',
-    reached: 'hook-up',
-    rides: [],
-    lastAccepted: false,
-    more: [],
-  },
-  {
-    id: 'demo-upper-alp',
-    title: 'Upper Alp feed quad, 2018',
-    opened: '2026-07-30T06:55:00.000Z',
-    by: 'Tomas',
-    reached: 'trim',
-    rides: [11, 12],
-    lastAccepted: false,
-    more: [{ kind: 'setting', setting: 'map', value: 'A', replaces: null }],
-  },
-  {
-    id: 'demo-ropeway',
-    title: 'Ropeway crew quad, 2017',
-    opened: '2026-08-18T12:10:00.000Z',
-    by: 'Ilse',
-    reached: 'hook-up',
-    rides: [],
-    lastAccepted: false,
-    more: [
-      { kind: 'connected', kitEnd: 'injector', to: { kitEnd: 'injector' } },
-      {
-        kind: 'note',
-        text: 'Factory injector plug is back on the injector, looked right from above. Will not stumble in the drop test.',
-      },
-    ],
-  },
-  {
-    id: 'demo-lower-yard',
-    title: 'Lower yard spare quad, 2016',
-    opened: '2026-05-19T08:00:00.000Z',
-    by: 'Runa',
-    reached: 'hand-back',
-    rides: [21, 22, 23],
-    lastAccepted: true,
-    more: [
-      { kind: 'setting', setting: 'map', value: 'A', replaces: null },
-      { kind: 'setting', setting: 'throttle-shut', value: '0.62', replaces: null },
-      { kind: 'setting', setting: 'throttle-open', value: '4.10', replaces: null },
-      { kind: 'station-done', station: 'hand-back' },
-    ],
-  },
-  {
-    id: 'demo-guest-house',
-    title: 'Guest house quad, 2022',
-    variant: 'from-2021',
-    opened: '2026-08-20T09:30:00.000Z',
-    by: 'Tomas',
-    reached: 'check-kit',
-    rides: [],
-    lastAccepted: false,
-    more: [
-      { kind: 'part-checked', part: 'module', state: 'present' },
-      { kind: 'part-checked', part: 'loom', state: 'present' },
-      { kind: 'part-checked', part: 'terminator', state: 'missing' },
-      { kind: 'note', text: 'Terminator not in the bag, asked the store. Job waits.' },
-    ],
-  },
-]
+import { demoJobs, type DemoJob } from './demoList.ts'
 
 /** Seeds the demo jobs when the store holds no job at all. */
 export async function seedDemo(rooms: Rooms, service: JobService): Promise<void> {
   if ((await service.list()).length > 0) return
-  for (const demo of jobs) await seedJob(rooms, service, demo)
+  for (const demo of demoJobs) await seedJob(rooms, service, demo)
 }
 
 async function seedJob(rooms: Rooms, service: JobService, demo: DemoJob): Promise<void> {
   const job = await service.open({
-    machine: { id: 'pellick-gorse-430', ...(demo.variant ? { variant: demo.variant } : {}) },
-    kit: { id: 'quernby-p1' },
+    machine: { id: demo.machine ?? 'pellick-gorse-430', ...(demo.variant ? { variant: demo.variant } : {}) },
+    kit: { id: demo.kit ?? 'quernby-p1' },
     title: demo.title,
     id: demo.id,
     createdAt: demo.opened,
@@ -123,8 +39,7 @@ async function seedJob(rooms: Rooms, service: JobService, demo: DemoJob): Promis
   if (demo.reached === 'trim')
     for (const [i, seed] of demo.rides.entries())
       await takeRide(rooms, job, writer, seed, i + 1, demo.lastAccepted || i < demo.rides.length - 1)
-  if (demo.reached === 'hook-up' && demo.more.length === 0)
-    for (const body of ['injector', 'coil', 'ground'].flatMap((end) => ticksOf(job, end))) writer.add(body)
+  for (const body of (demo.ends ?? []).flatMap((end) => ticksOf(job, end))) writer.add(body)
   if (demo.reached === 'hand-back') for (const body of stationWork(job, 'hand-back')) writer.add(body)
   for (const body of demo.more) writer.add(body)
   await service.append(job.row.id, undefined, writer.entries)

@@ -1,8 +1,13 @@
+import { lazy, Suspense } from 'react'
 import { createBrowserRouter, Link, Outlet } from 'react-router'
 import { ConfirmQuestion, JobIndex, JobLayout, NewJobPage, PersonQuestion, YardPage } from '../jobs/index.ts'
-import { Empty, Stripes } from '../ui/states.tsx'
+import { Empty, Loading, Stripes } from '../ui/states.tsx'
 import { CommandButton, CommandList } from './CommandList.tsx'
 import { StationPage } from './StationPage.tsx'
+
+const DossiersPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossiersPage }))
+const DossierPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossierPage }))
+const EditorPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).EditorPage }))
 
 function Root() {
   return (
@@ -23,9 +28,16 @@ function Yard() {
         <Link to="/" className="flex min-h-11 items-center gap-3 font-head text-[20px] font-bold">
           <Stripes className="!mx-0 h-6" /> Tidy Badger
         </Link>
-        <CommandButton />
+        <div className="flex items-center gap-3">
+          <Link to="/dossiers" className="flex min-h-11 items-center px-2 font-semibold underline underline-offset-4">
+            Machines and kits
+          </Link>
+          <CommandButton />
+        </div>
       </header>
-      <Outlet />
+      <Suspense fallback={<Loading what="Opening…" />}>
+        <Outlet />
+      </Suspense>
     </div>
   )
 }
@@ -39,6 +51,9 @@ export const router = createBrowserRouter([
         children: [
           { path: '/', element: <YardPage /> },
           { path: '/new', element: <NewJobPage /> },
+          { path: '/dossiers', element: <DossiersPage /> },
+          { path: '/dossiers/draft/:id', element: <EditorPage /> },
+          { path: '/dossiers/:kind/:id', element: <DossierPage /> },
           {
             path: '*',
             element: (

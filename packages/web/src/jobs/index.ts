@@ -1,5 +1,5 @@
 export { JobIndex, JobLayout } from './JobLayout.tsx'
-export { fetchJobs } from './api.ts'
+export { fetchDossiers, fetchJobs, type DossierRow } from './api.ts'
 export { ConfirmQuestion } from './components/ConfirmQuestion.tsx'
 export { PersonQuestion } from './components/PersonQuestion.tsx'
 export { NewJobPage } from './NewJobPage.tsx'

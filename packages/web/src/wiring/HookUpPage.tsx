@@ -87,7 +87,7 @@ export function HookUpPage() {
               <ConnectionCard key={shown.end.id} item={shown} />
             </Tabs.Content>
             <Tabs.Content value="signals">
-              <SignalPaths />
+              <SignalPaths key={shown.end.id} end={shown.end.id} />
             </Tabs.Content>
             <Tabs.Content value="meter">
               <MeterPanel key={shown.end.id} item={shown} />

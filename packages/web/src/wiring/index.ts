@@ -1,2 +1,3 @@
 export { HookUpPage } from './HookUpPage.tsx'
+export { PlugFace } from './components/PlugFace.tsx'
 export { WireChip } from './Wire.tsx'

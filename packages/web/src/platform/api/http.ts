@@ -48,6 +48,15 @@ export async function postJson<T>(path: string, body: unknown): Promise<T> {
   return (await request(path, init)).json()
 }
 
+export async function putJson<T>(path: string, body: unknown): Promise<T> {
+  const init = { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }
+  return (await request(path, init)).json()
+}
+
+export async function deleteAt(path: string): Promise<void> {
+  await request(path, { method: 'DELETE' })
+}
+
 export async function putBytes(path: string, bytes: Blob): Promise<void> {
   await request(path, { method: 'PUT', headers: { 'content-type': 'application/octet-stream' }, body: bytes })
 }

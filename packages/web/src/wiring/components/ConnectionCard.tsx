@@ -4,7 +4,6 @@ import type { ReactNode } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import type { EndView } from '../selectors.ts'
 import { WireChip } from '../Wire.tsx'
-import { PlugFace } from './PlugFace.tsx'
 
 /** The end in hand in the largest type, to be read at arm's length: which plug, what it is not, how it opens, what goes where. */
 export function ConnectionCard({ item }: { item: EndView }) {
@@ -22,56 +21,51 @@ export function ConnectionCard({ item }: { item: EndView }) {
   const own = endLookalikes(kit, end.id)[0]
   const rules = (kit.naming ?? []).filter((rule) => rule.ends.includes(end.id))
   return (
-    <div className="grid gap-x-8 gap-y-4 xl:grid-cols-[1fr_360px]">
-      <dl className="flex flex-col gap-4">
-        <Line what={connector ? 'Plug' : stud ? 'Stud' : 'Place'}>
-          <span className="text-[30px] leading-tight font-bold">
-            {connector?.name ?? stud?.name ?? asHeading(item.place)}
-          </span>
-          <span className="block text-[21px]">{connector?.place ?? stud?.place ?? item.match?.reasons.join('. ')}</span>
-        </Line>
-        {connector && cavity !== undefined && (
-          <Line what="Cavity">
-            <span className="text-[30px] font-bold">{cavity}</span>
-            {wire && (
-              <span className="ml-4 inline-flex items-center gap-3 text-[24px] font-semibold">
-                <WireChip colour={wire.colour} /> {wireName(wire.colour)}
-              </span>
-            )}
-          </Line>
-        )}
-        {other && (
-          <Line what="Not this one">
-            <span className="text-[21px] font-semibold">{other.name}.</span>{' '}
-            <span className="text-[20px]">{look?.telling}</span>
-          </Line>
-        )}
-        {connector && end.type === 'inline-pair' && (
-          <Line what="Opens">
-            <span className="text-[21px]">{connector.lock.opens}</span>
-          </Line>
-        )}
-        <Line what="Loom end">
-          <span className="rounded-lg border-[3px] border-ink px-3 text-[26px] font-bold">{end.tag}</span>
-          <span className="ml-3 text-[21px]">
-            {end.name}, <span className="figures">{end.branchM.toFixed(2)} m</span>
-          </span>
-          {own && (
-            <span className="block text-[18px]">
-              Like {own.name}: {own.telling}
+    <dl className="flex flex-col gap-3">
+      <Line what={connector ? 'Plug' : stud ? 'Stud' : 'Place'}>
+        <span className="text-[30px] leading-tight font-bold">
+          {connector?.name ?? stud?.name ?? asHeading(item.place)}
+        </span>
+        <span className="block text-[21px]">{connector?.place ?? stud?.place ?? item.match?.reasons.join('. ')}</span>
+      </Line>
+      {connector && cavity !== undefined && (
+        <Line what="Cavity">
+          <span className="text-[30px] font-bold">{cavity}</span>
+          {wire && (
+            <span className="ml-4 inline-flex items-center gap-3 text-[24px] font-semibold">
+              <WireChip colour={wire.colour} /> {wireName(wire.colour)}
             </span>
           )}
         </Line>
-        {rules.length > 0 && (
-          <Line what="Rule">
-            <span className="text-[19px]">{rules.map((rule) => rule.says).join(' ')}</span>
-          </Line>
-        )}
-      </dl>
-      {connector && (
-        <PlugFace machine={machine} connector={connector} mark={cavity} list={connector.cavities.length <= 8} />
       )}
-    </div>
+      {other && (
+        <Line what="Not this one">
+          <span className="text-[21px] font-semibold">{other.name}.</span>{' '}
+          <span className="text-[20px]">{look?.telling}</span>
+        </Line>
+      )}
+      {connector && end.type === 'inline-pair' && (
+        <Line what="Opens">
+          <span className="text-[21px]">{connector.lock.opens}</span>
+        </Line>
+      )}
+      <Line what="Loom end">
+        <span className="rounded-lg border-[3px] border-ink px-3 text-[26px] font-bold">{end.tag}</span>
+        <span className="ml-3 text-[21px]">
+          {end.name}, <span className="figures">{end.branchM.toFixed(2)} m</span>
+        </span>
+        {own && (
+          <span className="block text-[18px]">
+            Like {own.name}: {own.telling}
+          </span>
+        )}
+      </Line>
+      {rules.length > 0 && (
+        <Line what="Rule">
+          <span className="text-[19px]">{rules.map((rule) => rule.says).join(' ')}</span>
+        </Line>
+      )}
+    </dl>
   )
 }
 

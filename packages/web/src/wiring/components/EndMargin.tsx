@@ -31,7 +31,9 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
   )
   const ends = endLookalikes(kit, item.end.id)
   const errata = item.findings.filter((finding) => finding.rule === 'sheet-erratum' || finding.rule === 'dossier-gap')
-  const rules = (kit.naming ?? []).filter((rule) => rule.ends.includes(item.end.id))
+  const rules = (kit.naming ?? []).filter(
+    (rule) => rule.ends.includes(item.end.id) && !ends.some((end) => end.telling === rule.says),
+  )
   const advice =
     item.end.type === 'flying-lead' && target ? adviseJoint(machine, kit, item.end, target, joinSchoolOf(state)) : null
   const looks = connector && cavity === undefined ? connectorLookalikes(machine, connector.id) : []
@@ -111,7 +113,7 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
       {item.match && (
         <MarginCard tone="quiet" title="Why here">
           {asHeading(item.match.reasons.join('; ')).replace(/\.?$/, '.')}
-          {item.match.second && item.match.second.target && (
+          {item.match.target && item.match.second?.target && (
             <span className="text-quiet">
               {' '}
               Next best: {inSentence(targetWords(machine, item.match.second.target, kit))},{' '}

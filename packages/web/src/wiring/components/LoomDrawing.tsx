@@ -1,11 +1,12 @@
 import type { KitEnd } from '@tidy-badger/core/dossiers'
 import { Check, OctagonAlert } from 'lucide-react'
+import { useEffect, useRef } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import type { EndView } from '../selectors.ts'
 import { Wire } from '../Wire.tsx'
 
-const width = 400
-const trunk = { from: 128, to: 292 }
+const width = 340
+const trunk = { from: 122, to: 226 }
 
 /** The loom as a tree: module, trunk with its break-outs where they are, a branch to every end. */
 export function LoomDrawing({
@@ -20,7 +21,12 @@ export function LoomDrawing({
   const { dossiers } = useJob()
   const row = ends.length > 9 ? 58 : 70
   const height = ends.length * row
-  const middle = height / 2
+  // With many ends the module stays in sight at the top instead of half way down.
+  const middle = Math.min(height / 2, 230)
+  const list = useRef<HTMLUListElement>(null)
+  useEffect(() => {
+    list.current?.querySelector('[aria-pressed=true]')?.scrollIntoView({ block: 'nearest' })
+  }, [current])
   const { kit } = dossiers
   const breakOut = (end: KitEnd) => trunk.from + (trunk.to - trunk.from) * Math.min(1, end.breakOutM / kit.trunkM)
   return (
@@ -74,7 +80,7 @@ export function LoomDrawing({
           module
         </text>
       </svg>
-      <ul className="min-w-0 flex-1">
+      <ul ref={list} className="min-w-0 flex-1">
         {ends.map((item) => (
           <li key={item.end.id} style={{ height: row }} className="flex items-center">
             <EndButton item={item} current={item.end.id === current} onPick={() => onPick(item.end.id)} />
@@ -86,7 +92,7 @@ export function LoomDrawing({
 }
 
 function Branch({ item, from, middle, at }: { item: EndView; from: number; middle: number; at: number }) {
-  const bend = Math.max(30, (width - from) * 0.5)
+  const bend = Math.max(24, (width - from) * 0.5)
   const path = (off: number) =>
     `M${from} ${middle + off * 0.4} C${from + bend} ${middle + off * 0.4} ${width - bend - 20} ${at + off} ${width} ${at + off}`
   if (item.status === 'open' && item.ticked === 0)
@@ -141,7 +147,7 @@ function EndButton({ item, current, onPick }: { item: EndView; current: boolean;
         <span className={`block truncate font-head font-bold ${current ? 'text-[22px]' : 'text-[17px]'}`}>
           {end.name}
         </span>
-        <span className="line-clamp-2 font-text text-[15px] leading-tight text-quiet">
+        <span className="line-clamp-1 font-text text-[15px] leading-tight text-quiet">
           <span className="figures">{end.branchM.toFixed(2)} m</span> · {item.place}
         </span>
         <span className="sr-only">, {words}</span>

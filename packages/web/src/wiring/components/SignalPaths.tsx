@@ -13,7 +13,7 @@ import { selectEnd, selectPlace } from '../store.ts'
 import { Wire } from '../Wire.tsx'
 
 /** The way of every signal the module meets, from control unit to device, as planned or as built. */
-export function SignalPaths() {
+export function SignalPaths({ end }: { end: string }) {
   const { dossiers, state, plan } = useJob()
   const { machine, kit } = dossiers
   const [built, setBuilt] = useState(false)
@@ -27,7 +27,12 @@ export function SignalPaths() {
     () => touchedNets(machine, kit, [...planned, ...state.connections]),
     [machine, kit, planned, state.connections],
   )
-  const net = nets.includes(picked ?? '') ? (picked ?? nets[0]) : nets[0]
+  const ofEnd = touchedNets(
+    machine,
+    kit,
+    planned.filter((made) => made.kitEnd === end),
+  )[0]
+  const net = picked !== null && nets.includes(picked) ? picked : (ofEnd ?? nets[0])
   if (net === undefined) return <p className="text-quiet">This kit meets no circuit of the machine.</p>
   const trace = traceSignal(machine, kit, connections, net)
   const sources = moduleSources(machine, kit, connections)

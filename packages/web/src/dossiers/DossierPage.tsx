@@ -1,0 +1,179 @@
+import { cloneMachine, compareDossiers, type Dossier, type Machine } from '@tidy-badger/core/dossiers'
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import { toast } from 'sonner'
+import { v4 as newId } from 'uuid'
+import { fetchDossiers } from '../jobs/index.ts'
+import { Button } from '../ui/Button.tsx'
+import { Failed, Loading } from '../ui/states.tsx'
+import { PlugFace } from '../wiring/index.ts'
+import { fetchDocument, saveDraft } from './api.ts'
+
+/** One machine or kit as published: its plugs, its versions, what changed between two of them. */
+export function DossierPage() {
+  const { kind: asked = '', id = '' } = useParams()
+  const kind = asked === 'kit' ? 'kit' : 'machine'
+  const rows = useQuery({ queryKey: ['dossiers'], queryFn: fetchDossiers })
+  const versions = (rows.data ?? []).filter((row) => row.kind === kind && row.id === id).map((row) => row.version)
+  const [version, setVersion] = useState<number | undefined>(undefined)
+  const document = useQuery({
+    queryKey: ['dossier', kind, id, version ?? versions[0]],
+    queryFn: () => fetchDocument(kind, id, version),
+  })
+  if (document.isPending) return <Loading what="Getting the dossier…" />
+  if (document.isError)
+    return (
+      <Failed what="This dossier cannot be shown">
+        <p>{document.error.message}</p>
+      </Failed>
+    )
+  const shown = document.data.document
+  return (
+    <main className="mx-auto w-full max-w-6xl px-4 py-6 lg:px-8">
+      <Link to="/dossiers" className="font-semibold underline underline-offset-4">
+        Machines and kits
+      </Link>
+      <h1 className="mt-2 text-3xl font-bold">
+        {shown.maker} {shown.model}
+      </h1>
+      <p className="text-quiet">{shown.source}</p>
+      <div className="mt-3 flex flex-wrap items-end gap-3">
+        <label className="flex flex-col gap-1 font-semibold">
+          Version
+          <select
+            value={version ?? versions[0] ?? shown.version}
+            onChange={(event) => setVersion(Number(event.target.value))}
+          >
+            {versions.map((item) => (
+              <option key={item}>{item}</option>
+            ))}
+          </select>
+        </label>
+        {shown.kind === 'machine' && <EditButton machine={shown} newest={versions[0] ?? shown.version} />}
+      </div>
+      {shown.version > 1 && versions.includes(shown.version - 1) && <Changes after={shown} />}
+      {shown.kind === 'machine' ? <Plugs machine={shown} /> : <Ends kit={shown} />}
+    </main>
+  )
+}
+
+/** Goes on writing at a published machine: its next version. */
+function EditButton({ machine, newest }: { machine: Machine; newest: number }) {
+  const navigate = useNavigate()
+  const edit = async () => {
+    try {
+      const draft = newId()
+      await saveDraft(draft, {
+        ...cloneMachine(machine, machine.id, machine.model),
+        source: machine.source,
+        version: newest + 1,
+      })
+      await navigate(`/dossiers/draft/${draft}`)
+    } catch (error) {
+      toast.error(error instanceof Error ? error.message : String(error))
+    }
+  }
+  return <Button onClick={() => void edit()}>Write the next version</Button>
+}
+
+function Changes({ after }: { after: Dossier }) {
+  const before = useQuery({
+    queryKey: ['dossier', after.kind, after.id, after.version - 1],
+    queryFn: () => fetchDocument(after.kind, after.id, after.version - 1),
+  })
+  if (!before.data) return null
+  const changes = compareDossiers(before.data.document, after)
+  return (
+    <section className="mt-5">
+      <h2 className="text-xl font-bold">What changed since version {after.version - 1}</h2>
+      <ul className="mt-1 flex flex-col gap-0.5">
+        {changes.map((change) => (
+          <li
+            key={change.says}
+            className={`border-l-[5px] pl-3 ${change.what === 'taken out' ? 'border-stop' : change.what === 'added' ? 'border-good' : 'border-lamp'}`}
+          >
+            {change.says}
+          </li>
+        ))}
+      </ul>
+      {changes.length === 0 && <p className="text-quiet">Nothing that a fitter would see.</p>}
+    </section>
+  )
+}
+
+function Plugs({ machine }: { machine: Machine }) {
+  const [picked, setPicked] = useState(machine.connectors[0]?.id)
+  const connector = machine.connectors.find((item) => item.id === picked) ?? machine.connectors[0]
+  const file = (form: string) => `/api/machines/${machine.id}/pinout.${form}&version=${machine.version}`
+  if (!connector) return <p className="mt-5 text-quiet">No plug is written down yet.</p>
+  return (
+    <section className="mt-5 grid gap-6 lg:grid-cols-[1fr_400px]">
+      <div>
+        <h2 className="mb-2 text-xl font-bold">
+          {machine.connectors.length} plugs, {machine.wires.length} wires
+        </h2>
+        <ul className="grid gap-1 sm:grid-cols-2">
+          {machine.connectors.map((item) => (
+            <li key={item.id}>
+              <button
+                type="button"
+                aria-pressed={item === connector}
+                onClick={() => setPicked(item.id)}
+                className={`min-h-11 w-full rounded-lg border-2 px-3 text-left font-text ${item === connector ? 'border-lamp bg-paper' : 'border-transparent'}`}
+              >
+                {item.name} <span className="text-quiet">{item.cavities.length}-way</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </div>
+      <div>
+        <h2 className="mb-2 text-xl font-bold">{connector.name}</h2>
+        <PlugFace key={connector.id} machine={machine} connector={connector} />
+        <p className="mt-2">{connector.place}.</p>
+        <p className="mt-2 flex flex-wrap gap-x-5">
+          {[
+            ['This plug, CSV', file(`csv?connector=${connector.id}`)],
+            ['Wire side, SVG', file(`svg?connector=${connector.id}&side=wire`)],
+            ['Mating side, SVG', file(`svg?connector=${connector.id}&side=mating`)],
+            ['All plugs, CSV', file('csv?side=wire')],
+          ].map(([words, href]) => (
+            <a
+              key={words}
+              href={href}
+              target="_blank"
+              rel="noreferrer"
+              className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
+            >
+              {words}
+            </a>
+          ))}
+        </p>
+      </div>
+    </section>
+  )
+}
+
+function Ends({ kit }: { kit: Extract<Dossier, { kind: 'kit' }> }) {
+  return (
+    <section className="mt-5">
+      <h2 className="mb-1 text-xl font-bold">{kit.ends.length} ends</h2>
+      <ul className="grid gap-x-8 sm:grid-cols-2">
+        {kit.ends.map((end) => (
+          <li key={end.id} className="flex min-h-9 items-center gap-3">
+            <span className="w-12 shrink-0 rounded-lg border-2 border-ink text-center font-head font-bold">
+              {end.tag}
+            </span>
+            {end.name} <span className="figures text-[15px] text-quiet">{end.branchM.toFixed(2)} m</span>
+          </li>
+        ))}
+      </ul>
+      {(kit.naming ?? []).map((rule) => (
+        <p key={rule.id} className="mt-2 border-l-[5px] border-data pl-3">
+          {rule.says}
+        </p>
+      ))}
+    </section>
+  )
+}

@@ -1,0 +1,70 @@
+import { signalKinds, signalRoles, type Machine, type Net } from '@tidy-badger/core/dossiers'
+import { changeDraft } from '../draftStore.ts'
+
+/** What every circuit carries and what it is for; the unknown ones first. */
+export function CircuitTable({ machine }: { machine: Machine }) {
+  const unknown = (net: Net) => net.signal === 'unknown' || net.role === 'unknown'
+  const nets = [...machine.nets.filter(unknown), ...machine.nets.filter((net) => !unknown(net))]
+  const change = (id: string, next: Partial<Net>) =>
+    changeDraft((before) => ({
+      ...before,
+      nets: before.nets.map((net) => (net.id === id ? { ...net, ...next } : net)),
+    }))
+  if (nets.length === 0) return null
+  return (
+    <section>
+      <h2 className="mb-1 text-xl font-bold">Circuits</h2>
+      <div className="max-h-96 overflow-y-auto" tabIndex={0} role="group" aria-label="Circuits">
+        <table className="w-full">
+          <thead>
+            <tr className="text-left text-[15px]">
+              <th>circuit</th>
+              <th>carries</th>
+              <th>is for</th>
+            </tr>
+          </thead>
+          <tbody>
+            {nets.map((net) => (
+              <tr
+                key={net.id}
+                className={unknown(net) ? 'border-l-[5px] border-lamp' : 'border-l-[5px] border-transparent'}
+              >
+                <td className="px-2">{net.name}</td>
+                <td className="p-0.5">
+                  <select
+                    aria-label={`What ${net.name} carries`}
+                    value={net.signal}
+                    onChange={(event) =>
+                      change(net.id, { signal: signalKinds.find((kind) => kind === event.target.value) ?? net.signal })
+                    }
+                  >
+                    {signalKinds.map((kind) => (
+                      <option key={kind} value={kind}>
+                        {kind.replaceAll('-', ' ')}
+                      </option>
+                    ))}
+                  </select>
+                </td>
+                <td className="p-0.5">
+                  <select
+                    aria-label={`What ${net.name} is for`}
+                    value={net.role}
+                    onChange={(event) =>
+                      change(net.id, { role: signalRoles.find((role) => role === event.target.value) ?? net.role })
+                    }
+                  >
+                    {signalRoles.map((role) => (
+                      <option key={role} value={role}>
+                        {role.replaceAll('-', ' ')}
+                      </option>
+                    ))}
+                  </select>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,98 @@
+import {
+  colourNames,
+  keys,
+  lockKinds,
+  outlines,
+  withPinout,
+  type Connector,
+  type Machine,
+} from '@tidy-badger/core/dossiers'
+import { Button } from '../../ui/Button.tsx'
+import { changeDraft } from '../draftStore.ts'
+
+/** Shell, key, lock and place of the plug in hand. */
+export function PlugDetails({
+  machine,
+  connector,
+  onGone,
+}: {
+  machine: Machine
+  connector: Connector
+  onGone: () => void
+}) {
+  const change = (next: Partial<Connector>) =>
+    changeDraft((before) => ({
+      ...before,
+      connectors: before.connectors.map((item) => (item.id === connector.id ? { ...item, ...next } : item)),
+    }))
+  const shell = (next: Partial<Connector['shell']>) => change({ shell: { ...connector.shell, ...next } })
+  return (
+    <section className="grid grid-cols-2 gap-2">
+      <Pick label="Shell" value={connector.shell.colour} list={colourNames} onPick={(colour) => shell({ colour })} />
+      <Pick label="Outline" value={connector.shell.outline} list={outlines} onPick={(outline) => shell({ outline })} />
+      <Pick label="Key" value={connector.shell.key} list={keys} onPick={(key) => shell({ key })} />
+      <Pick
+        label="Lock"
+        value={connector.lock.kind}
+        list={lockKinds}
+        onPick={(kind) => change({ lock: { ...connector.lock, kind } })}
+      />
+      <label className="col-span-2 flex flex-col text-[15px] font-semibold">
+        Where a hand finds it
+        <input
+          value={connector.place}
+          maxLength={200}
+          onChange={(event) => event.target.value !== '' && change({ place: event.target.value })}
+        />
+      </label>
+      <label className="flex min-h-11 items-center gap-2 font-semibold">
+        <input
+          type="checkbox"
+          className="size-5 !min-h-0 accent-[var(--lamp)]"
+          checked={connector.ecu === true}
+          onChange={(event) => change(event.target.checked ? { ecu: true } : { ecu: undefined })}
+        />
+        Control unit
+      </label>
+      <Button
+        look="quiet"
+        className="text-stop"
+        onClick={() => {
+          changeDraft((before) => {
+            const bare = withPinout(before, connector.id, [])
+            return { ...bare, connectors: bare.connectors.filter((item) => item.id !== connector.id) }
+          })
+          onGone()
+        }}
+      >
+        Take the plug out
+      </Button>
+      <p className="col-span-2 text-[15px] text-quiet">
+        {machine.wires.length} wires in {machine.connectors.length} plugs so far.
+      </p>
+    </section>
+  )
+}
+
+function Pick<T extends string>({
+  label,
+  value,
+  list,
+  onPick,
+}: {
+  label: string
+  value: T
+  list: readonly T[]
+  onPick: (value: T) => void
+}) {
+  return (
+    <label className="flex flex-col text-[15px] font-semibold">
+      {label}
+      <select value={value} onChange={(event) => onPick(list.find((item) => item === event.target.value) ?? value)}>
+        {list.map((item) => (
+          <option key={item}>{item}</option>
+        ))}
+      </select>
+    </label>
+  )
+}

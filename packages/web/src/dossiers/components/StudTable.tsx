@@ -1,0 +1,97 @@
+import { idFrom, type Machine, type Stud } from '@tidy-badger/core/dossiers'
+import { useState, type FormEvent } from 'react'
+import { Button } from '../../ui/Button.tsx'
+import { changeDraft } from '../draftStore.ts'
+
+/** Studs and posts an eye can go on. A name not known yet makes a power ground or battery circuit. */
+export function StudTable({ machine }: { machine: Machine }) {
+  const [name, setName] = useState('')
+  const [kind, setKind] = useState<'ground' | 'battery'>('ground')
+  const [thread, setThread] = useState('6')
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    const threadMm = Number(thread)
+    if (name.trim() === '' || !(threadMm > 0)) return
+    changeDraft((before) => {
+      const signal = kind === 'ground' ? 'power-ground' : 'supply-always'
+      const known = before.nets.find((net) => net.signal === signal)
+      const net = known ?? {
+        id: idFrom(
+          kind === 'ground' ? 'power ground' : 'battery',
+          before.nets.map((item) => item.id),
+        ),
+        name: kind === 'ground' ? 'Power ground' : 'Battery 12 V',
+        signal,
+        role: kind === 'ground' ? ('ground' as const) : ('supply' as const),
+      }
+      const stud: Stud = {
+        id: idFrom(
+          name,
+          before.studs.map((item) => item.id),
+        ),
+        name: name.trim(),
+        net: net.id,
+        zone: before.zones[0]?.id ?? 'machine',
+        place: 'place not written down',
+        threadMm,
+      }
+      return { ...before, nets: known ? before.nets : [...before.nets, net], studs: [...before.studs, stud] }
+    })
+    setName('')
+  }
+  return (
+    <section>
+      <h2 className="mb-1 text-xl font-bold">Studs and posts</h2>
+      <ul>
+        {machine.studs.map((stud) => (
+          <li key={stud.id} className="flex min-h-11 items-center justify-between gap-3">
+            <span>
+              {stud.name}{' '}
+              <span className="text-quiet">
+                M{stud.threadMm}, {machine.nets.find((net) => net.id === stud.net)?.name}
+              </span>
+            </span>
+            <Button
+              look="quiet"
+              onClick={() =>
+                changeDraft((before) => ({ ...before, studs: before.studs.filter((item) => item.id !== stud.id) }))
+              }
+            >
+              Take out
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <form onSubmit={submit} className="flex flex-wrap items-end gap-2">
+        <label className="flex flex-col text-[15px] font-semibold">
+          Stud
+          <input
+            value={name}
+            maxLength={80}
+            placeholder="Battery negative"
+            onChange={(event) => setName(event.target.value)}
+          />
+        </label>
+        <label className="flex flex-col text-[15px] font-semibold">
+          Is
+          <select value={kind} onChange={(event) => setKind(event.target.value === 'battery' ? 'battery' : 'ground')}>
+            <option value="ground">power ground</option>
+            <option value="battery">always live</option>
+          </select>
+        </label>
+        <label className="flex flex-col text-[15px] font-semibold">
+          Thread, M
+          <input
+            inputMode="numeric"
+            value={thread}
+            onChange={(event) => setThread(event.target.value)}
+            className="figures w-20"
+          />
+        </label>
+        <Button type="submit" disabled={name.trim() === ''}>
+          Add the stud
+        </Button>
+      </form>
+    </section>
+  )
+}
