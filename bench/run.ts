@@ -2,7 +2,7 @@
 import { chromium } from '@playwright/test'
 import { quadEngine, rideCsv, simulateRide } from '@tidy-badger/core/engine-sim'
 import { readLogBytes, suggestTrims } from '@tidy-badger/core/fuel-trim'
-import { replay, type NewEntry } from '@tidy-badger/core/jobs'
+import { replay, requireTrimBasis, type NewEntry } from '@tidy-badger/core/jobs'
 import { checkWiring, proposeMatches } from '@tidy-badger/core/wiring'
 import { launchOptions } from '../e2e/support/browser.ts'
 import { runApp } from '../e2e/support/runApp.ts'
@@ -43,13 +43,13 @@ function benchWiring(): void {
   say('match, quad and one-injector kit, p50 / p95', ms(times(60, () => proposeMatches(quad.machine, quad.kit))))
   say(
     'check of the whole job, p50 / p95',
-    ms(times(200, () => checkWiring(quad.machine, quad.kit, right, plan))),
+    ms(times(200, () => checkWiring(quad.machine, quad.kit, right, { plan }))),
     'limit 16 ms',
   )
 }
 
 function benchFit(): void {
-  const { rpm, load } = quad.kit.trim
+  const { rpm, load } = requireTrimBasis(quad).trim
   const zero = rpm.map(() => load.map(() => 0))
   for (const [rows, runs] of [
     [100_000, 7],

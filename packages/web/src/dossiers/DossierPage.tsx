@@ -1,4 +1,4 @@
-import { cloneMachine, compareDossiers, type Dossier, type Machine } from '@tidy-badger/core/dossiers'
+import { asHeading, cloneMachine, compareDossiers, type Dossier, type Machine } from '@tidy-badger/core/dossiers'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
@@ -131,7 +131,7 @@ function Plugs({ machine }: { machine: Machine }) {
       <div>
         <h2 className="mb-2 text-xl font-bold">{connector.name}</h2>
         <PlugFace key={connector.id} machine={machine} connector={connector} />
-        <p className="mt-2">{connector.place}.</p>
+        <p className="mt-2">{asHeading(connector.place)}.</p>
         <p className="mt-2 flex flex-wrap gap-x-5">
           {[
             ['This plug, CSV', file(`csv?connector=${connector.id}`)],

@@ -8,6 +8,7 @@ import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { ConnectionCard } from './components/ConnectionCard.tsx'
 import { EndMargin } from './components/EndMargin.tsx'
+import { JobMargin } from './components/JobMargin.tsx'
 import { LoomDrawing } from './components/LoomDrawing.tsx'
 import { MeterPanel } from './components/MeterPanel.tsx'
 import { NotLikeThisSheet } from './components/NotLikeThisSheet.tsx'
@@ -101,7 +102,10 @@ export function HookUpPage() {
           place ? (
             <WireIdentity key={`${place.connector}:${place.cavity}`} place={place} />
           ) : (
-            <EndMargin key={shown.end.id} item={shown} after={after.map((item) => item.end)} />
+            <>
+              <JobMargin />
+              <EndMargin key={shown.end.id} item={shown} after={after.map((item) => item.end)} />
+            </>
           )
         }
         dock={

@@ -17,6 +17,9 @@ export interface EndView {
   colours: WireColour[]
 }
 
+/** Stops that are there only until the other half is made too; they do not turn the order of work round. */
+const halfWay = new Set<string>(['pair-one-side', 'cut-open'])
+
 export function endViews(view: JobView): EndView[] {
   const { machine, kit } = view.dossiers
   return kit.ends.map((end) => {
@@ -24,7 +27,7 @@ export function endViews(view: JobView): EndView[] {
     const ticks = planTicks(view.dossiers, view.state, end, match)
     const findings = view.findings.filter((finding) => finding.at.kitEnd === end.id)
     const stopped = findings.some(
-      (finding) => finding.severity === 'stop' && !finding.lifted && finding.rule !== 'pair-one-side',
+      (finding) => finding.severity === 'stop' && !finding.lifted && !halfWay.has(finding.rule),
     )
     const done = ticks.every((tick) => tick.done)
     return {

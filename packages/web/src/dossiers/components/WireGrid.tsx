@@ -52,14 +52,14 @@ export function WireGrid({
           <option key={name} value={name} />
         ))}
       </datalist>
-      <table ref={grid} className="w-full border-collapse">
+      <table ref={grid} className="w-full table-fixed border-collapse">
         <thead>
           <tr className="text-left text-[15px]">
             <th className="w-10 pr-2 text-right">cav.</th>
-            <th className="w-32 px-1">colour</th>
+            <th className="w-28 px-1">colour</th>
             <th className="px-1">wire</th>
-            <th className="px-1">circuit</th>
-            <th className="w-20 px-1">mm²</th>
+            <th className="w-[36%] px-1">circuit</th>
+            <th className="w-[68px] px-1">mm²</th>
           </tr>
         </thead>
         <tbody>

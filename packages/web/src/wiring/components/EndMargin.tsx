@@ -31,13 +31,13 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
   )
   const ends = endLookalikes(kit, item.end.id)
   const errata = item.findings.filter((finding) => finding.rule === 'sheet-erratum' || finding.rule === 'dossier-gap')
-  const rules = (kit.naming ?? []).filter(
-    (rule) => rule.ends.includes(item.end.id) && !ends.some((end) => end.telling === rule.says),
-  )
   const advice =
     item.end.type === 'flying-lead' && target ? adviseJoint(machine, kit, item.end, target, joinSchoolOf(state)) : null
   const looks = connector && cavity === undefined ? connectorLookalikes(machine, connector.id) : []
   const wires = wire ? wireLookalikes(machine, wire) : []
+  const rules = (kit.naming ?? []).filter(
+    (rule) => rule.ends.includes(item.end.id) && (looks.length > 0 || ends[0]?.telling !== rule.says),
+  )
   return (
     <>
       {grave.map((finding) => (

@@ -56,7 +56,7 @@ export function ErrataSection() {
         }}
       >
         <label className="flex flex-col gap-1 font-semibold">
-          About
+          Which end
           <select value={end} onChange={(event) => setEnd(event.target.value)} className="max-w-80">
             {kit.ends.map((item) => (
               <option key={item.id} value={item.id}>

@@ -1,0 +1,134 @@
+import type { Page } from '@playwright/test'
+import { expect, expectAccessible, test } from './support/fixtures.ts'
+
+async function newMachine(page: Page, model: string): Promise<void> {
+  await page.goto('/dossiers')
+  await page.getByLabel('Maker').fill('Hut')
+  await page.getByLabel('Model').fill(model)
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByRole('heading', { name: new RegExp(`Hut ${model}`) })).toBeVisible()
+}
+
+const colours = [
+  'bk/pk',
+  'rd/wh',
+  'bn',
+  'ye/vi',
+  'GRY/VIO',
+  'gn-ws',
+  'schwarz',
+  'rosa/schwarz',
+  'azul',
+  'blanc/vert',
+  'aka',
+  'lb',
+  'or/bk',
+  'wh/or',
+  'vi/gy',
+  'gn/rd',
+  'br/bu',
+  'pk',
+  'lg/bk',
+  'gy',
+  'bu/wh',
+  'ye',
+  'rd/bu',
+  'wh/bk',
+]
+
+test('a plug of 24 cavities is entered by keyboard alone in under two minutes', async ({ page }) => {
+  await newMachine(page, 'Sledge 24')
+  const start = Date.now()
+  await page.getByLabel('Name').focus()
+  await page.keyboard.type('ECU plug', { delay: 60 })
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('24', { delay: 60 })
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('2', { delay: 60 })
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('Colour of cavity 24')).toBeVisible()
+  // From the new plug to the first cavity: the wire grid follows in the order of the keys.
+  for (
+    let i = 0;
+    i < 12 &&
+    !(await page
+      .getByLabel('Colour of cavity 1', { exact: true })
+      .evaluate((element) => element === document.activeElement));
+    i++
+  )
+    await page.keyboard.press('Tab')
+  await expect(page.getByLabel('Colour of cavity 1', { exact: true })).toBeFocused()
+  for (const [i, colour] of colours.entries()) {
+    await page.keyboard.type(colour, { delay: 60 })
+    await page.keyboard.press('Tab')
+    await page.keyboard.type(`Line ${i + 1}`, { delay: 60 })
+    await page.keyboard.press('Enter')
+  }
+  const seconds = (Date.now() - start) / 1000
+  await expect(page.getByText('24 wires in 1 plugs so far.')).toBeVisible()
+  await expect(page.getByText('grey with violet stripe')).toBeVisible()
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+  test.info().annotations.push({ type: 'seconds for 24 cavities', description: seconds.toFixed(1) })
+  console.log(`24 cavities by keyboard: ${seconds.toFixed(1)} s`)
+  expect(seconds).toBeLessThan(120)
+  await page.reload()
+  await expect(page.getByLabel('Colour of cavity 24')).toHaveValue('white/black')
+  await expectAccessible(page)
+})
+
+test('a pasted table is shown before it is taken over, and a bad line is named', async ({ page }) => {
+  await newMachine(page, 'Sledge 3')
+  await page.getByLabel('Name').fill('Crank plug')
+  await page.getByRole('button', { name: 'Add the plug' }).click()
+  await page.getByRole('button', { name: 'Paste a table' }).click()
+  const sheet = page.getByRole('dialog', { name: /Pinout of Crank plug/ })
+  await sheet.getByLabel('The table').fill('Pin\tFarbe\tSignal\n1\tbraun\tMasse\n2\tmud\tKurbel\n')
+  await expect(sheet.getByRole('alert')).toContainText('Line 3: "mud" is no colour')
+  await expect(sheet.getByRole('button', { name: 'Take it over' })).toBeDisabled()
+  await sheet
+    .getByLabel('The table')
+    .fill('Pin\tFarbe\tSignal\n1\tbraun\tMasse\n2\tweiß/orange\tKurbel\n3\tgelb\tSpeisung\n')
+  await expect(sheet.getByText('white with orange stripe')).toBeVisible()
+  await sheet.getByRole('button', { name: 'Take it over' }).click()
+  await expect(page.getByLabel('Circuit of cavity 2')).toHaveValue('Kurbel')
+})
+
+test('a half-finished machine is used with its gaps, which show in the job', async ({ page }) => {
+  await newMachine(page, 'Sledge gaps')
+  await page.getByLabel('Name').fill('Crank plug')
+  await page.getByRole('button', { name: 'Add the plug' }).click()
+  await page.getByLabel('Colour of cavity 1').fill('brown')
+  await page.getByLabel('Circuit of cavity 1').fill('Sensor ground')
+  await expect(
+    page.getByRole('heading', { name: '1 gaps' }).or(page.getByRole('heading', { name: /gaps$/ })),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Use it with its gaps' }).click()
+  await expect(page.getByRole('heading', { name: '1 plugs, 1 wires' })).toBeVisible()
+  await page.goto('/new')
+  await page.getByRole('radio', { name: /Sledge gaps/ }).check()
+  await page.getByRole('radio', { name: /Lowlamp Dial/ }).check()
+  await page.getByRole('button', { name: 'Open the job' }).click()
+  await page.getByRole('link', { name: /Hook up/ }).click()
+  await expect(page.getByRole('heading', { name: /^0 of 6 ends connected/ })).toBeVisible()
+  await expect(page.getByText('Where Sensor ground goes from here is not written down.').first()).toBeVisible()
+})
+
+test('a machine is varied: its next version says what changed, and what was typed survives a lost link', async ({
+  page,
+  cutting,
+  context,
+}) => {
+  await page.goto('/dossiers/machine/pellick-rime-790')
+  await page.getByRole('button', { name: 'Write the next version' }).click()
+  await page.getByRole('button', { name: /^Crank sensor plug/ }).click()
+  cutting.link = true
+  await context.setOffline(true)
+  await page.getByLabel('Colour of cavity 1', { exact: true }).fill('white/violet')
+  await expect(page.getByText('kept here')).toBeVisible()
+  await context.setOffline(false)
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+  await page.getByRole('button', { name: 'Publish version 2' }).click()
+  await expect(page.getByRole('heading', { name: 'What changed since version 1' })).toBeVisible()
+  await expect(page.getByText('plain white is now white with violet stripe').first()).toBeVisible()
+  await expectAccessible(page)
+})
