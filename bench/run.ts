@@ -3,11 +3,14 @@ import { chromium } from '@playwright/test'
 import { quadEngine, rideCsv, simulateRide } from '@tidy-badger/core/engine-sim'
 import { readLogBytes, suggestTrims } from '@tidy-badger/core/fuel-trim'
 import { replay, requireTrimBasis, type NewEntry } from '@tidy-badger/core/jobs'
-import { checkWiring, proposeMatches } from '@tidy-badger/core/wiring'
+import { checkWiring, plannedConnections, proposeMatches, ruleCatalogue } from '@tidy-badger/core/wiring'
 import { launchOptions } from '../e2e/support/browser.ts'
 import { runApp } from '../e2e/support/runApp.ts'
 import { proofFigures, rideCase } from '../packages/core/src/fuel-trim/rideCase.ts'
-import { gorseCase, rightConnections } from '../packages/core/src/wiring/gorseCase.ts'
+import { gorseCase } from '../packages/core/src/wiring/gorseCase.ts'
+import { plantMistakes } from '../packages/core/src/wiring/plantedCase.ts'
+import { randomLoom } from '../packages/core/src/wiring/randomLoomCase.ts'
+import { fittings } from '../packages/core/src/wiring/shippedCase.ts'
 
 const quad = gorseCase()
 
@@ -38,14 +41,42 @@ function benchReplay(): void {
 }
 
 function benchWiring(): void {
-  const right = rightConnections()
-  const plan = proposeMatches(quad.machine, quad.kit)
-  say('match, quad and one-injector kit, p50 / p95', ms(times(60, () => proposeMatches(quad.machine, quad.kit))))
+  let planted = 0
+  let found = 0
+  let rightJobs = 0
+  let falseAlarms = 0
+  for (const { name, machine, kit } of fittings) {
+    const plan = proposeMatches(machine, kit)
+    const right = plannedConnections(machine, kit, plan)
+    const check = () => checkWiring(machine, kit, right, { plan })
+    rightJobs += 1
+    falseAlarms += check().filter((finding) => finding.severity !== 'note').length
+    for (const mistake of plantMistakes(machine, kit, plan)) {
+      planted += 1
+      const rules = checkWiring(machine, kit, mistake.connections, { plan }).map((finding) => finding.rule)
+      if (rules.includes(mistake.rule)) found += 1
+    }
+    if (name.includes(',')) continue
+    say(`match: ${name}`, ms(times(60, () => proposeMatches(machine, kit))))
+    say('  check of the whole job', ms(times(120, check)), 'limit 16 ms')
+  }
+  const { machine, kit } = randomLoom(7, 120)
+  const plan = proposeMatches(machine, kit)
+  const right = plannedConnections(machine, kit, plan)
   say(
-    'check of the whole job, p50 / p95',
-    ms(times(200, () => checkWiring(quad.machine, quad.kit, right, { plan }))),
+    `match: generated, ${machine.wires.length} wires, ${kit.ends.length} ends`,
+    ms(times(5, () => proposeMatches(machine, kit))),
+  )
+  say(
+    '  check of the whole generated job',
+    ms(times(60, () => checkWiring(machine, kit, right, { plan }))),
     'limit 16 ms',
   )
+  say('planted mistakes found by their own rule', `${found} of ${planted}`)
+  say('stops and fixes in right jobs', `${falseAlarms} in ${rightJobs}`)
+  const severities = Object.values(ruleCatalogue).map((rule) => rule.severity)
+  const count = (severity: string) => severities.filter((item) => item === severity).length
+  say('rules: stop, fix, note', `${count('stop')}, ${count('fix')}, ${count('note')}`)
 }
 
 function benchFit(): void {

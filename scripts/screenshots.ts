@@ -26,6 +26,39 @@ const views: View[] = [
   { name: 'hook-up-night', path: '/job/demo-hut-7/hook-up', sign: '3 of 7 ends connected', dark: true },
   { name: 'hook-up-phone', path: '/job/demo-hut-7/hook-up', sign: '3 of 7 ends connected', phone: true },
   { name: 'hook-up-stop', path: '/job/demo-ropeway/hook-up', sign: 'Part the two halves' },
+  {
+    name: 'hook-up-four',
+    path: '/job/demo-pass-rider/hook-up?end=crank',
+    sign: '3 of 19 ends connected',
+  },
+  {
+    name: 'card',
+    path: '/job/demo-guide-twin/hook-up?end=neutral',
+    sign: '3 of 12 ends connected',
+    before: (page) => page.keyboard.press('2'),
+  },
+  {
+    name: 'signals',
+    path: '/job/demo-saloon/hook-up?end=maf-in',
+    sign: '2 of 9 ends connected',
+    before: (page) => page.keyboard.press('3'),
+  },
+  {
+    name: 'meter',
+    path: '/job/demo-saloon/hook-up?end=throttle',
+    sign: '2 of 9 ends connected',
+    before: (page) => page.keyboard.press('4'),
+  },
+  {
+    name: 'lookalikes',
+    path: '/job/demo-pass-rider/hook-up?end=crank',
+    sign: '3 of 19 ends connected',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'See both plugs side by side' }).click()
+      await page.getByRole('button', { name: 'Speed sensor plug' }).click()
+    },
+  },
+  { name: 'dossier', path: '/dossiers/machine/hallam-voss-packhorse-62', sign: '57 plugs' },
   { name: 'trim', path: '/job/demo-upper-alp/trim', sign: 'rows used' },
   {
     name: 'ride',
@@ -42,12 +75,6 @@ const views: View[] = [
     path: '/job/demo-hut-7/hook-up',
     sign: '3 of 7 ends connected',
     before: (page) => page.keyboard.press('j'),
-  },
-  {
-    name: 'commands',
-    path: '/job/demo-hut-7/hook-up',
-    sign: '3 of 7 ends connected',
-    before: (page) => page.keyboard.press('k'),
   },
 ]
 

@@ -1,6 +1,7 @@
 import { wireName } from './colours.ts'
 import type { Kit } from './kitModel.ts'
-import type { Dossier, Machine, Wire } from './model.ts'
+import type { Dossier } from './document.ts'
+import type { Machine, Wire } from './model.ts'
 
 export interface DossierChange {
   what: 'added' | 'taken out' | 'changed'

@@ -1,4 +1,5 @@
 export * from './model.ts'
+export type { Dossier, DossierRef } from './document.ts'
 export * from './kitModel.ts'
 export * from './signals.ts'
 export { asHeading, colourHex, colourNames, inSentence, wireName, wireShort, type ColourName } from './colours.ts'

@@ -1,6 +1,5 @@
 import type { Flavour } from '../shared/index.ts'
 import type { ColourName } from './colours.ts'
-import type { Kit } from './kitModel.ts'
 import type { MeterReading, SignalRole, SignalSort } from './signals.ts'
 
 export type MachineId = Flavour<'machine'>
@@ -190,14 +189,4 @@ export interface Variant {
   studs: Stud[]
   zones: Zone[]
   steps: Step[]
-}
-
-export type Dossier = Machine | Kit
-
-/** A dossier version a job points at. */
-export interface DossierRef {
-  id: string
-  version: number
-  hash: string
-  variant?: string
 }

@@ -3,7 +3,8 @@ import { composeVariant } from './composeVariant.ts'
 import { kitContradictions, machineContradictions } from './findContradictions.ts'
 import type { Kit } from './kitModel.ts'
 import { kitSchema } from './kitSchema.ts'
-import type { Dossier, Machine } from './model.ts'
+import type { Dossier } from './document.ts'
+import type { Machine } from './model.ts'
 import { machineSchema } from './schema.ts'
 
 /**

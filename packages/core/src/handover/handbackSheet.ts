@@ -1,5 +1,14 @@
 import { wireAt, wireName, type KitEnd, type WireColour } from '../dossiers/index.ts'
-import { currentTrim, jobFindings, openStops, stationProgress, type JobDossiers, type JobState } from '../jobs/index.ts'
+import {
+  currentTrim,
+  differences,
+  jobFindings,
+  openStops,
+  planOf,
+  stationProgress,
+  type JobDossiers,
+  type JobState,
+} from '../jobs/index.ts'
 import { targetWords } from '../wiring/index.ts'
 
 export interface SheetWire {
@@ -34,6 +43,12 @@ export interface HandbackSheet {
   trim: { rpm: number[]; load: number[]; pct: number[][]; madeFrom: string[] }
   readings: { quantity: string; value: string; by: string }[]
   liftedStops: string[]
+  /** Cut, notched or drilled, and who agreed. */
+  forGood: string[]
+  /** What earlier fitters left, and what became of it. */
+  earlierWork: string[]
+  /** Where it was built otherwise than planned. */
+  differences: string[]
   notes: string[]
   cautions: string[]
   returnToStock: string[]
@@ -91,6 +106,15 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
       finding.lifted
         ? [`${finding.reason} Lifted by ${finding.lifted.by ?? 'somebody'}: ${finding.lifted.reason}`]
         : [],
+    ),
+    forGood: state.irreversible.map((act) => `${act.act}: ${act.text}. Agreed by ${act.consentBy}.`),
+    earlierWork: state.found.map(
+      (found) =>
+        `${found.what}: ${found.text}. ${found.dealt ? `Dealt with: ${found.dealt.how}.` : 'Still as it was.'}`,
+    ),
+    differences: differences(dossiers, state, planOf(dossiers, state)).map(
+      (item) =>
+        `${kit.ends.find((end) => end.id === item.kitEnd)?.name ?? item.kitEnd}: ${item.built}, planned ${item.planned}.${item.accepted ? ` ${item.accepted.reason}` : ''}`,
     ),
     notes: state.notes.map((note) => (note.by ? `${note.text} (${note.by})` : note.text)),
     cautions: [...machine.cautions, ...kit.cautions],

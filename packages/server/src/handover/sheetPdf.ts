@@ -42,21 +42,14 @@ export async function sheetPdf(given: HandbackSheet, wiring: string, madeAt: str
           ],
         },
       },
-      {
-        unbreakable: true,
-        stack: [section('Trim table in force, % (throttle % across, rpm down)'), trimTable(sheet.trim)],
-      },
-      {
-        text:
-          sheet.trim.madeFrom.length > 0
-            ? `Made from: ${sheet.trim.madeFrom.join('; ')}.`
-            : 'As shipped: nothing changed yet.',
-        margin: [0, 4, 0, 0],
-      },
+      ...(sheet.trim.rpm.length === 0 ? [] : trimSection(sheet.trim)),
       ...list(
         'Readings',
         sheet.readings.map((reading) => `${reading.quantity}: ${reading.value}${reading.by ? ` (${reading.by})` : ''}`),
       ),
+      ...list('Done for good', sheet.forGood),
+      ...list('Left by earlier fitters', sheet.earlierWork),
+      ...list('Built otherwise than planned', sheet.differences),
       ...list('Notes', sheet.notes),
       section('Back to stock'),
       { ol: sheet.returnToStock },
@@ -71,6 +64,19 @@ export async function sheetPdf(given: HandbackSheet, wiring: string, madeAt: str
     }),
   }
   return makePdf(document)
+}
+
+function trimSection(trim: HandbackSheet['trim']): Content[] {
+  return [
+    {
+      unbreakable: true,
+      stack: [section('Trim table in force, % (throttle % across, rpm down)'), trimTable(trim)],
+    },
+    {
+      text: trim.madeFrom.length > 0 ? `Made from: ${trim.madeFrom.join('; ')}.` : 'As shipped: nothing changed yet.',
+      margin: [0, 4, 0, 0],
+    },
+  ]
 }
 
 function section(title: string): Content {

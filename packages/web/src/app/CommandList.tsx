@@ -74,6 +74,7 @@ export function CommandList() {
               )}
               <Command.Group heading="The yard">
                 <Item onSelect={go('/')}>All jobs</Item>
+                <Item onSelect={go('/dossiers')}>Machines and kits</Item>
                 <Item keys="N, in the yard" onSelect={go('/new')}>
                   New job
                 </Item>

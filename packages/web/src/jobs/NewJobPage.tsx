@@ -39,6 +39,7 @@ function NewJobForm({ rows }: { rows: DossierRow[] }) {
   const [kitId, setKit] = useState('')
   const [title, setTitle] = useState('')
   const machine = machines.find((row) => row.id === machineId)
+  const fitsIt = (row: DossierRow) => row.fits.includes(machineId)
   const mutation = useMutation({
     mutationFn: openJob,
     onSuccess: async (job) => {
@@ -84,7 +85,7 @@ function NewJobForm({ rows }: { rows: DossierRow[] }) {
       <Choice
         legend="Which kit?"
         name="kit"
-        rows={kits}
+        rows={[...kits].sort((a, b) => Number(fitsIt(b)) - Number(fitsIt(a)))}
         value={kitId}
         onChange={setKit}
         warn={(row) =>
@@ -139,7 +140,7 @@ function Choice({
           chosen={value}
           onChange={onChange}
           title={row.name}
-          hint={[row.about, warn(row)].filter(Boolean).join('. ')}
+          hint={[row.about, row.draft ? 'With gaps' : null, warn(row)].filter(Boolean).join('. ')}
         />
       ))}
     </fieldset>

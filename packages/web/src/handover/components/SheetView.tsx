@@ -5,6 +5,12 @@ import { WireChip } from '../../wiring/index.ts'
 
 /** The paper on the screen, in the order in which it is read; the same that is printed. */
 export function SheetView({ sheet }: { sheet: HandbackSheet }) {
+  const sections: [string, string[]][] = [
+    ['Done for good', sheet.forGood],
+    ['Left by earlier fitters', sheet.earlierWork],
+    ['Built otherwise than planned', sheet.differences],
+  ]
+  const extra = sections.filter(([, lines]) => lines.length > 0)
   return (
     <article className="max-w-3xl">
       <h2 className="text-[26px] leading-tight font-bold">{sheet.title}</h2>
@@ -58,43 +64,50 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
           ))}
         </dl>
       </Part>
-      <Part title="Trim table in force, %">
-        <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Trim table in force">
-          <table className="figures w-full min-w-[520px] text-[15px]">
-            <thead>
-              <tr>
-                <th scope="col" className="text-left font-normal text-quiet">
-                  rpm \ %
-                </th>
-                {sheet.trim.load.map((load) => (
-                  <th key={load} scope="col" className="text-right font-normal text-quiet">
-                    {load}
+      {sheet.trim.rpm.length > 0 && (
+        <Part title="Trim table in force, %">
+          <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Trim table in force">
+            <table className="figures w-full min-w-[520px] text-[15px]">
+              <thead>
+                <tr>
+                  <th scope="col" className="text-left font-normal text-quiet">
+                    rpm \ %
                   </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {sheet.trim.rpm.map((rpm, r) => (
-                <tr key={rpm} className="border-t border-line-soft">
-                  <th scope="row" className="text-left font-normal text-quiet">
-                    {rpm}
-                  </th>
-                  {sheet.trim.pct[r].map((value, l) => (
-                    <td key={sheet.trim.load[l]} className="text-right">
-                      {signedPct(value)}
-                    </td>
+                  {sheet.trim.load.map((load) => (
+                    <th key={load} scope="col" className="text-right font-normal text-quiet">
+                      {load}
+                    </th>
                   ))}
                 </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-        <p className="mt-1 text-[15px] text-quiet">
-          {sheet.trim.madeFrom.length > 0
-            ? `Made from ${sheet.trim.madeFrom.join('; ')}.`
-            : 'As shipped: nothing changed yet.'}
-        </p>
-      </Part>
+              </thead>
+              <tbody>
+                {sheet.trim.rpm.map((rpm, r) => (
+                  <tr key={rpm} className="border-t border-line-soft">
+                    <th scope="row" className="text-left font-normal text-quiet">
+                      {rpm}
+                    </th>
+                    {sheet.trim.pct[r].map((value, l) => (
+                      <td key={sheet.trim.load[l]} className="text-right">
+                        {signedPct(value)}
+                      </td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+          <p className="mt-1 text-[15px] text-quiet">
+            {sheet.trim.madeFrom.length > 0
+              ? `Made from ${sheet.trim.madeFrom.join('; ')}.`
+              : 'As shipped: nothing changed yet.'}
+          </p>
+        </Part>
+      )}
+      {extra.map(([title, lines]) => (
+        <Part key={title} title={title}>
+          <Lines lines={lines} />
+        </Part>
+      ))}
       {sheet.readings.length > 0 && (
         <Part title="Readings">
           <Lines
