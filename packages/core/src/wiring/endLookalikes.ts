@@ -11,7 +11,18 @@ export interface EndLookalike {
 }
 
 /** Ends of the same loom with the same plug, the same wire, or another socket their shape enters; and what tells. */
-export function endLookalikes(kit: Kit, id: KitEndId): EndLookalike[] {
+export function endLookalikes(kit: Kit, id: KitEndId): readonly EndLookalike[] {
+  const known = looksKnown.get(kit) ?? new Map<KitEndId, readonly EndLookalike[]>()
+  looksKnown.set(kit, known)
+  const found = known.get(id) ?? findEndLookalikes(kit, id)
+  known.set(id, found)
+  return found
+}
+
+/** A document never changes, so what looks alike in it is worked out once. */
+const looksKnown = new WeakMap<Kit, Map<KitEndId, readonly EndLookalike[]>>()
+
+function findEndLookalikes(kit: Kit, id: KitEndId): EndLookalike[] {
   const wanted = kit.ends.find((end) => end.id === id)
   if (!wanted) return []
   const sockets =

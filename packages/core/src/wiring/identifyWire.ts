@@ -23,7 +23,7 @@ export interface WireIdentity {
   elsewhere: string[]
   readings: MeterReading[]
   barred: string | null
-  lookalikes: WireLookalike[]
+  lookalikes: readonly WireLookalike[]
   /** Ends of the kit that meet it. */
   ends: string[]
 }

@@ -1,5 +1,6 @@
 import {
   inSentence,
+  machineIndex,
   wireName,
   wiresOfConnector,
   type Connector,
@@ -18,13 +19,13 @@ export interface ConnectorLookalike {
   telling: string
 }
 
-/** Plugs with as many pins that share shell or wire colours with this one, and the feature that tells them apart. */
+/** Plugs with as many pins that share shell or wire colours with this one, the likest first, and what tells them apart. */
 export function connectorLookalikes(machine: Machine, id: ConnectorId): ConnectorLookalike[] {
   const wanted = machine.connectors.find((connector) => connector.id === id)
   if (!wanted) return []
   const pins = pinCount(wanted)
   const colours = coloursOf(machine, id)
-  return machine.connectors.flatMap((other) => {
+  const found = machine.connectors.flatMap((other) => {
     if (other.id === id || pinCount(other) !== pins || other.gender !== wanted.gender) return []
     const shared = coloursOf(machine, other.id).filter((colour) => colours.includes(colour))
     const sameShell = other.shell.family === wanted.shell.family
@@ -35,9 +36,23 @@ export function connectorLookalikes(machine: Machine, id: ConnectorId): Connecto
         connector: other.id,
         shared: [`both ${pins}-pin`, ...(shared.length > 0 ? [`${shared.join(' and ')} in both`] : [])].join(', '),
         telling: tellingFeatures(machine, wanted, other),
+        likeness: likeness(wanted, other) + shared.length / Math.max(1, colours.length),
       },
     ]
   })
+  return found
+    .sort((a, b) => b.likeness - a.likeness)
+    .map(({ connector, shared, telling }) => ({ connector, shared, telling }))
+}
+
+/** How easily a hand takes the one for the other: within reach counts most, then what the fingers and eyes notice. */
+function likeness(wanted: Connector, other: Connector): number {
+  return (
+    (wanted.zone === other.zone ? 3 : 0) +
+    (wanted.shell.family === other.shell.family ? 1 : 0) +
+    (wanted.shell.colour === other.shell.colour ? 1 : 0) +
+    (wanted.shell.key === other.shell.key ? 1 : 0)
+  )
 }
 
 function coloursOf(machine: Machine, id: ConnectorId): string[] {
@@ -91,10 +106,21 @@ export interface WireLookalike {
 }
 
 /** Wires of other circuits within reach (a zone in common at either end) that could be taken for this one. */
-export function wireLookalikes(machine: Machine, wanted: Wire): WireLookalike[] {
+export function wireLookalikes(machine: Machine, wanted: Wire): readonly WireLookalike[] {
+  const known = lookalikesKnown.get(machine) ?? new Map<string, readonly WireLookalike[]>()
+  lookalikesKnown.set(machine, known)
+  const found = known.get(wanted.id) ?? findWireLookalikes(machine, wanted)
+  known.set(wanted.id, found)
+  return found
+}
+
+/** A document never changes, so what looks alike on it is worked out once a wire. */
+const lookalikesKnown = new WeakMap<Machine, Map<string, readonly WireLookalike[]>>()
+
+function findWireLookalikes(machine: Machine, wanted: Wire): WireLookalike[] {
   const zones = zonesOf(machine, wanted)
   const seen = new Set<string>()
-  return machine.wires.flatMap((other) => {
+  const found = machine.wires.flatMap((other): WireLookalike[] => {
     if (other.net === wanted.net || !zonesOf(machine, other).some((zone) => zones.includes(zone))) return []
     const confusion = wireConfusion(wanted.colour, other.colour)
     const key = `${other.net}|${wireName(other.colour)}`
@@ -104,14 +130,21 @@ export function wireLookalikes(machine: Machine, wanted: Wire): WireLookalike[] 
     seen.add(key)
     return [{ wire: other, where: place, confusion, telling: tellWires(machine, wanted, other, confusion) }]
   })
+  return found.sort((a, b) => gravest.indexOf(a.confusion) - gravest.indexOf(b.confusion))
 }
 
+const gravest: readonly Confusion[] = ['swapped', 'same', 'stripe only', 'close colours']
+
 function zonesOf(machine: Machine, wire: Wire): string[] {
+  const { connectors, studs } = machineIndex(machine)
   return [wire.from, wire.to].flatMap((place) => {
-    if ('connector' in place)
-      return machine.connectors.filter((item) => item.id === place.connector).map((item) => item.zone)
-    if ('stud' in place) return machine.studs.filter((item) => item.id === place.stud).map((item) => item.zone)
-    return []
+    const zone =
+      'connector' in place
+        ? connectors.get(place.connector)?.zone
+        : 'stud' in place
+          ? studs.get(place.stud)?.zone
+          : undefined
+    return zone === undefined ? [] : [zone]
   })
 }
 

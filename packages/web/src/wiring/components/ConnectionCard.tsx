@@ -1,5 +1,5 @@
 import { asHeading, machineIndex, wireName } from '@tidy-badger/core/dossiers'
-import { connectorLookalikes, endLookalikes } from '@tidy-badger/core/wiring'
+import { connectorLookalikes, endLookalikes, wireLookalikes } from '@tidy-badger/core/wiring'
 import type { ReactNode } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import type { EndView } from '../selectors.ts'
@@ -17,6 +17,7 @@ export function ConnectionCard({ item }: { item: EndView }) {
   const stud = target && 'stud' in target ? index.studs.get(target.stud) : undefined
   const wire = connector && cavity !== undefined ? index.wireInCavity.get(`${connector.id}:${cavity}`) : undefined
   const look = connector ? connectorLookalikes(machine, connector.id)[0] : undefined
+  const wireLook = wire ? wireLookalikes(machine, wire)[0] : undefined
   const other = look ? index.connectors.get(look.connector) : undefined
   const own = endLookalikes(kit, end.id)[0]
   const rules = (kit.naming ?? []).filter((rule) => rule.ends.includes(end.id))
@@ -36,6 +37,12 @@ export function ConnectionCard({ item }: { item: EndView }) {
               <WireChip colour={wire.colour} /> {wireName(wire.colour)}
             </span>
           )}
+        </Line>
+      )}
+      {wireLook && (
+        <Line what="Not this wire">
+          <span className="text-[21px] font-semibold">{asHeading(wireName(wireLook.wire.colour))}.</span>{' '}
+          <span className="text-[20px]">{wireLook.telling}</span>
         </Line>
       )}
       {other && (

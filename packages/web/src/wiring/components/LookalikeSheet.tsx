@@ -36,7 +36,7 @@ export function LookalikeSheet({ wanted, kitEnd }: { wanted: Connector; kitEnd: 
         <p className="mt-4 text-[19px] font-semibold">{look.telling}</p>
         {looks.length > 1 && (
           <div className="mt-4 flex flex-wrap gap-2">
-            {looks.map((item, i) => (
+            {looks.slice(0, 6).map((item, i) => (
               <Button
                 key={item.connector}
                 aria-pressed={i === at}

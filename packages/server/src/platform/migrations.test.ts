@@ -1,0 +1,49 @@
+import { PGlite } from '@electric-sql/pglite'
+import { drizzle } from 'drizzle-orm/pglite'
+import { migrate } from 'drizzle-orm/pglite/migrator'
+import { cp, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect, test } from 'vitest'
+import { migrationsFolder } from './db.ts'
+
+interface Journal {
+  entries: { tag: string }[]
+}
+
+/** The migrations as they were when only the first `count` existed. */
+async function migrationsUpTo(count: number): Promise<string> {
+  const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-migrations-'))
+  await cp(migrationsFolder, folder, { recursive: true })
+  const file = join(folder, 'meta', '_journal.json')
+  const journal = JSON.parse(await readFile(file, 'utf8')) as Journal
+  await writeFile(file, JSON.stringify({ ...journal, entries: journal.entries.slice(0, count) }))
+  return folder
+}
+
+test('a store of every earlier version, with data in it, is brought up to date and keeps its data', async () => {
+  const all = (JSON.parse(await readFile(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')) as Journal).entries
+  expect(all.length).toBeGreaterThan(1)
+  for (let version = 1; version < all.length; version++) {
+    const folder = await migrationsUpTo(version)
+    const client = await PGlite.create()
+    const db = drizzle(client)
+    await migrate(db, { migrationsFolder: folder })
+    await client.query(
+      `insert into dossiers (hash, kind, id, version, document, stored_at) values ('h1', 'machine', 'm', 1, '{"a":1}', now()), ('h2', 'kit', 'k', 1, '{}', now())`,
+    )
+    await client.query(
+      `insert into jobs (id, origin, title, machine_hash, kit_hash, created_at, provenance) values ('j', 'j', 'kept', 'h1', 'h2', '', '[]')`,
+    )
+    await client.query(
+      `insert into entries (job, seq, id, v, received_at, body) values ('j', 1, 'e', 1, '', '{"kind":"note","text":"kept"}')`,
+    )
+    await migrate(db, { migrationsFolder })
+    const { rows } = await client.query(`select title, body from jobs join entries on entries.job = jobs.id`)
+    expect(rows).toEqual([{ title: 'kept', body: { kind: 'note', text: 'kept' } }])
+    expect((await client.query('select * from drafts')).rows).toEqual([])
+    expect((await client.query('select * from errata')).rows).toEqual([])
+    await client.close()
+    await rm(folder, { recursive: true, force: true })
+  }
+})
