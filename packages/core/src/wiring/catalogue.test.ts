@@ -107,11 +107,15 @@ describe('rules that need more than another connection', () => {
     expect(rules(checkWiring(skua, learner, right()))).not.toContain('feed-unfused')
   })
 
-  test('a box that never sleeps stays live when the relay coil is not connected', () => {
-    const without = right().filter((made) => made.kitEnd !== 'relay-coil')
-    expect(rules(checkWiring(skua, learner, without))).toContain('feed-always-live')
-    const sleeping = changed(learner, (copy) => (copy.module.sleeps = true))
-    expect(rules(checkWiring(skua, sleeping, without))).not.toContain('feed-always-live')
+  test('a box that never sleeps on the battery needs a relay in its feed; one not joined yet has not pulled', () => {
+    const relayless = changed(learner, (copy) => {
+      copy.ends = copy.ends.filter((end) => end.id !== 'relay-coil')
+    })
+    const made = right().filter((connection) => connection.kitEnd !== 'relay-coil')
+    expect(rules(checkWiring(skua, relayless, made))).toContain('feed-always-live')
+    expect(rules(checkWiring(skua, learner, made))).not.toContain('feed-always-live')
+    const sleeping = changed(relayless, (copy) => (copy.module.sleeps = true))
+    expect(rules(checkWiring(skua, sleeping, made))).not.toContain('feed-always-live')
   })
 
   const marlow = shippedMachine('corvane-marlow-29')

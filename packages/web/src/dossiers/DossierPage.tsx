@@ -9,6 +9,7 @@ import { Button } from '../ui/Button.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
 import { PlugFace } from '../wiring/index.ts'
 import { fetchDocument, saveDraft } from './api.ts'
+import { counted } from './words.ts'
 
 /** One machine or kit as published: its plugs, its versions, what changed between two of them. */
 export function DossierPage() {
@@ -111,7 +112,7 @@ function Plugs({ machine }: { machine: Machine }) {
     <section className="mt-5 grid gap-6 lg:grid-cols-[1fr_400px]">
       <div>
         <h2 className="mb-2 text-xl font-bold">
-          {machine.connectors.length} plugs, {machine.wires.length} wires
+          {counted(machine.connectors.length, 'plug')}, {counted(machine.wires.length, 'wire')}
         </h2>
         <ul className="grid gap-1 sm:grid-cols-2">
           {machine.connectors.map((item) => (

@@ -21,6 +21,7 @@ import { PlugDetails } from './components/PlugDetails.tsx'
 import { ReadingOrder } from './components/ReadingOrder.tsx'
 import { StudTable } from './components/StudTable.tsx'
 import { WireGrid } from './components/WireGrid.tsx'
+import { counted } from './words.ts'
 import { forgetKept, openDraft, useDraft } from './draftStore.ts'
 
 export function EditorPage() {
@@ -155,7 +156,7 @@ function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (
   return (
     <section>
       <h2 className="text-xl font-bold">
-        {gaps.length + problems.length === 0 ? 'Nothing is missing' : `${gaps.length + problems.length} gaps`}
+        {gaps.length + problems.length === 0 ? 'Nothing is missing' : counted(gaps.length + problems.length, 'gap')}
       </h2>
       <ul className="mt-1 flex max-h-64 flex-col gap-1.5 overflow-y-auto" tabIndex={0} aria-label="Gaps">
         {problems.map((problem) => (

@@ -58,7 +58,7 @@ function feedRing(
       `${end.name} has no fuse: a rubbed-through lead burns the machine.`,
       'Fit a holder within 200 mm of the post; the fuse goes in last.',
     )
-  if (!kit.module.sleeps && !switchedBy(scene))
+  if (!kit.module.sleeps && !hasRelay(scene))
     say(
       'feed-always-live',
       at,
@@ -67,16 +67,7 @@ function feedRing(
     )
 }
 
-/** Whether a lead of this kit is on a switched circuit, so that a relay lets go with the key. */
-function switchedBy({ kit, connections, index }: CheckScene): boolean {
-  return kit.ends.some(
-    (end) =>
-      end.type === 'flying-lead' &&
-      end.wants.signal === 'supply-switched' &&
-      connections.some(({ kitEnd, to }) => {
-        if (kitEnd !== end.id || !('cavity' in to)) return false
-        const wire = index.wireInCavity.get(`${to.connector}:${to.cavity}`)
-        return wire !== undefined && index.nets.get(wire.net)?.signal === 'supply-switched'
-      }),
-  )
+/** Whether a relay stands in the feed: it lets go with the key, and while its coil is open it has not pulled at all. */
+function hasRelay({ kit }: CheckScene): boolean {
+  return kit.ends.some((end) => end.type === 'flying-lead' && end.wants.signal === 'supply-switched')
 }

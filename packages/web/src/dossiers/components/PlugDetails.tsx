@@ -9,6 +9,7 @@ import {
 } from '@tidy-badger/core/dossiers'
 import { Button } from '../../ui/Button.tsx'
 import { changeDraft } from '../draftStore.ts'
+import { counted } from '../words.ts'
 
 /** Shell, key, lock and place of the plug in hand. */
 export function PlugDetails({
@@ -68,7 +69,7 @@ export function PlugDetails({
         Take the plug out
       </Button>
       <p className="col-span-2 text-[15px] text-quiet">
-        {machine.wires.length} wires in {machine.connectors.length} plugs so far.
+        {counted(machine.wires.length, 'wire')} in {counted(machine.connectors.length, 'plug')} so far.
       </p>
     </section>
   )
