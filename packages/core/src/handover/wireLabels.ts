@@ -54,6 +54,7 @@ function kindOf(end: KitEnd, target: ConnectionTarget): WireLabel['kind'] {
 }
 
 function placeLine({ machine, kit }: JobDossiers, end: KitEnd, target: ConnectionTarget): string {
+  if (end.type === 'port') return end.name
   if ('closed' in target) return `${end.name}, not used on ${machine.model}`
   const words = targetWords(machine, target, kit)
   if (!('connector' in target) || !('cavity' in target)) return words

@@ -110,7 +110,8 @@ function leadCost(machine: Machine, end: FlyingLead, connector: Connector, wire:
   const sheet = end.sheet.find((item) => item.machine === machine.id)
   if (sheet && wireConfusion(sheet.colour, wire.colour) !== 'same')
     parts.push({ what: 'not the colour on the sheet', cost: price.sheetColour })
-  if ((connector.cavities.length > 8 || connector.ecu === true) !== (end.nearEcu === true))
+  const atEcu = connector.ecu === true
+  if (end.nearEcu ? !atEcu : atEcu || connector.cavities.length > 8)
     parts.push({ what: end.nearEcu ? 'not at the control unit' : 'at a crowded plug', cost: price.farEnd })
   const feeds = end.wants.signal === 'supply-switched'
   if (feeds && end.currentA !== undefined && (net.electronic || (net.spareA ?? 0) < end.currentA))

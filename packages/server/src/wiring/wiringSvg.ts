@@ -21,7 +21,7 @@ export function wiringSvg(dossiers: JobDossiers, state: JobState, title: string)
     const target = made?.to ?? plan.find((match) => match.kitEnd === end.id)?.target ?? { closed: 'cap' as const }
     return { end, target, built: made !== undefined, lines: linesOf(dossiers, end, target) }
   })
-  const heights = rows.map((row) => Math.max(2, row.lines.length) * lineHeight + 18)
+  const heights = rows.map((row) => Math.max(1, row.lines.length) * lineHeight + 34)
   const total = heights.reduce((sum, height) => sum + height, 0)
   const top = 76
   const middle = top + total / 2
@@ -90,7 +90,7 @@ function drawRow({ machine, kit }: JobDossiers, row: Row, y: number, height: num
     `<rect x="330" y="${y + 5}" width="52" height="${height - 10}" rx="6" fill="#f4f4ef" stroke="#15181a" stroke-width="2"${dash}/>`,
     words(356, centre + 5, row.end.tag, ' text-anchor="middle" font-weight="700"'),
     ...row.lines.flatMap((line, i) => {
-      const at = centre + (i - (row.lines.length - 1) / 2) * lineHeight
+      const at = centre + 9 + (i - (row.lines.length - 1) / 2) * lineHeight
       return [
         wirePath(`M382 ${at}h70`, line.colour),
         ...(line.factory ? [wirePath(`M${line.cut ? 462 : 452} ${at}h60`, line.factory)] : []),
@@ -98,12 +98,7 @@ function drawRow({ machine, kit }: JobDossiers, row: Row, y: number, height: num
         words(530, at + 5, line.says),
       ]
     }),
-    words(
-      960,
-      y + 18,
-      `${row.end.name}: ${targetWords(machine, row.target, kit)}`,
-      ' text-anchor="end" font-weight="700" font-size="12"',
-    ),
+    words(530, y + 20, `${row.end.name}: ${targetWords(machine, row.target, kit)}`, ' font-weight="700"'),
     `<path d="M330 ${y + height}h630" stroke="#d9d9d2"/>`,
   ]
 }
