@@ -118,6 +118,7 @@ test('a machine is varied: its next version says what changed, and what was type
 }) => {
   await page.goto('/dossiers/machine/pellick-rime-790')
   await page.getByRole('button', { name: 'Write the next version' }).click()
+  await expect(page.getByText('version 2, being written')).toBeVisible()
   await page.getByRole('button', { name: /^Crank sensor plug/ }).click()
   cutting.link = true
   await context.setOffline(true)

@@ -79,7 +79,10 @@ test('undo names what stands on an entry, undoes all, and brings back', async ({
 test('the stop found in the yard is shown first, and a reload loses nothing', async ({ page, copy }) => {
   const id = await copy('demo-ropeway')
   await page.goto('/')
-  await expect(page.getByRole('listitem').first()).toContainText('Stop: The two halves of the injector pair')
+  await expect(page.getByRole('listitem').first()).toContainText('Stop: ')
+  await expect(page.getByRole('listitem').filter({ has: page.locator(`a[href="/job/${id}"]`) })).toContainText(
+    'Stop: The two halves of the injector pair',
+  )
   await page.locator(`a[href="/job/${id}"]`).click()
   await page.getByRole('button', { name: /Taken off/ }).click()
   await expect(page.getByRole('heading', { name: '0 of 7 ends connected' })).toBeVisible()

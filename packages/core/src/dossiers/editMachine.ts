@@ -137,7 +137,13 @@ export function withPinout(machine: Machine, connector: string, entries: readonl
     })
     places.set(net.id, list)
   }
-  const wires = nets.flatMap((net) => wiresFor(net, places.get(net.id) ?? []))
+  const known = placesByNet(machine, null)
+  const wires = nets.flatMap((net) => {
+    const now = places.get(net.id) ?? []
+    return samePlaces(known.get(net.id) ?? [], now)
+      ? machine.wires.filter((wire) => wire.net === net.id)
+      : wiresFor(net, now)
+  })
   const used = new Set([...wires.map((wire) => wire.net), ...machine.studs.map((stud) => stud.net)])
   return { ...machine, nets: nets.filter((net) => used.has(net.id)), wires }
 }
@@ -156,8 +162,18 @@ function nameOf(machine: Machine, connector: string): string {
   return machine.connectors.find((item) => item.id === connector)?.name ?? connector
 }
 
+/** A circuit nothing was changed on keeps its wires as they are, so that versions compare line by line. */
+function samePlaces(before: readonly EditedPlace[], now: readonly EditedPlace[]): boolean {
+  const words = (list: readonly EditedPlace[]) =>
+    list
+      .map((item) => JSON.stringify(item))
+      .sort()
+      .join()
+  return before.length > 0 && words(before) === words(now)
+}
+
 /** Where each circuit surfaces, without the plug in hand. */
-function placesByNet(machine: Machine, without: string): Map<string, EditedPlace[]> {
+function placesByNet(machine: Machine, without: string | null): Map<string, EditedPlace[]> {
   const places = new Map<string, EditedPlace[]>()
   for (const wire of machine.wires)
     for (const place of [wire.from, wire.to]) {

@@ -129,6 +129,39 @@ describe('a machine made by hand', () => {
     )
   })
 
+  test('entered again as it stands, a plug changes nothing; one colour changed is one line', () => {
+    const entriesAs = (change: (cavity: number) => CavityEntry['colour']) =>
+      marlow.connectors[0].cavities.flatMap(({ number }): CavityEntry[] => {
+        const wire = marlow.wires.find((item) =>
+          [item.from, item.to].some(
+            (place) => 'connector' in place && place.connector === 'airflow' && place.cavity === number,
+          ),
+        )
+        const net = marlow.nets.find((item) => item.id === wire?.net)
+        return wire && net
+          ? [{ cavity: number, colour: change(number) ?? wire.colour, signal: net.name, areaMm2: wire.areaMm2 }]
+          : []
+      })
+    expect(
+      compareDossiers(
+        marlow,
+        withPinout(
+          marlow,
+          'airflow',
+          entriesAs(() => undefined),
+        ),
+      ),
+    ).toEqual([])
+    const changed = withPinout(
+      marlow,
+      'airflow',
+      entriesAs((cavity) => (cavity === 1 ? { base: 'pink' } : undefined)),
+    )
+    expect(compareDossiers(marlow, changed).map((item) => item.says)).toEqual([
+      'Wire Sensor heater 12 V, fuse 15 A at Airflow meter plug, cavity 1: red with brown stripe is now plain pink',
+    ])
+  })
+
   test('a clone is a draft of its own and says where it comes from', () => {
     const copy = cloneMachine(marlow, 'marlow-van', 'Marlow van')
     expect(copy).toMatchObject({ id: 'marlow-van', draft: true, version: 1 })

@@ -5,6 +5,7 @@ import {
   type Kit,
   type KitEnd,
   type Machine,
+  type Net,
   type RingEnd,
 } from '../dossiers/index.ts'
 import { wireConfusion } from './colourDistance.ts'
@@ -91,7 +92,7 @@ function pairMistakes(
   if (apart) plant('pins-differ', [{ kitEnd: end.id, to: { connector: apart.id }, tugged: true }])
   for (const rival of rivals) {
     if (pinsApart(end, rival) > 0 || rival.gender === end.factoryHalf.gender) continue
-    const rule = rivalRule(machine, end, rival.id)
+    const rule = rivalRule(rival.id)
     if (rule) plant(rule, [{ kitEnd: end.id, to: { connector: rival.id }, tugged: true }])
     if (rule && end.deviceHalf && pinCount(rival) === pinCount(end))
       plant('pair-split', [
@@ -100,8 +101,8 @@ function pairMistakes(
       ])
   }
 
-  function rivalRule(on: Machine, pair: InlinePair, connector: string): RuleId | null {
-    const nets = pair.lines.map((line) => ({
+  function rivalRule(connector: string): RuleId | null {
+    const nets = end.lines.map((line) => ({
       wants: line.wants,
       net: index.nets.get(index.wireInCavity.get(`${connector}:${line.cavity}`)?.net ?? ''),
     }))
@@ -112,12 +113,12 @@ function pairMistakes(
     const other = nets.find(({ wants, net }) => wants.cylinder !== undefined && net?.cylinder !== wants.cylinder)
     if (!other) return null
     const mates = kit.ends.filter(
-      (mate) => mate.type === 'inline-pair' && pair.interchangeable && mate.interchangeable === pair.interchangeable,
+      (mate) => mate.type === 'inline-pair' && end.interchangeable && mate.interchangeable === end.interchangeable,
     )
     const mayBe = mates.flatMap((mate) =>
       mate.type === 'inline-pair' ? mate.lines.map((line) => line.wants.cylinder) : [],
     )
-    return mayBe.includes(other.net?.cylinder) || on.connectors.length === 0 ? null : 'wrong-cylinder'
+    return mayBe.includes(other.net?.cylinder) ? null : 'wrong-cylinder'
   }
 }
 
@@ -187,12 +188,7 @@ function leadMistakes(
 }
 
 /** The rule that a lead on a circuit must break, or null when the circuit is the one it wants. */
-function wireRule(
-  end: FlyingLead,
-  kit: Kit,
-  net: NonNullable<ReturnType<Map<string, Machine['nets'][number]>['get']>>,
-  confusion: string | null,
-): RuleId | null {
+function wireRule(end: FlyingLead, kit: Kit, net: Net, confusion: string | null): RuleId | null {
   if (end.intoSpare) return 'pin-occupied'
   if (net.role === 'airbag') return 'airbag-circuit'
   if (net.signal === 'coil-drive' || net.signal === 'injector-drive' || net.highVoltage) return 'barred-circuit'

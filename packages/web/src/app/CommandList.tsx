@@ -20,7 +20,8 @@ export function CommandButton() {
       onClick={() => show(true)}
       className="flex min-h-11 items-center gap-2 rounded-lg border-2 border-current px-3 text-[15px] font-semibold"
     >
-      <Keyboard aria-hidden size={20} /> Commands <kbd className="figures max-sm:hidden">K</kbd>
+      <Keyboard aria-hidden size={20} /> <span className="max-sm:sr-only">Commands</span>{' '}
+      <kbd className="figures max-sm:hidden">K</kbd>
     </button>
   )
 }

@@ -1,3 +1,4 @@
+import { Library } from 'lucide-react'
 import { lazy, Suspense } from 'react'
 import { createBrowserRouter, Link, Outlet } from 'react-router'
 import { ConfirmQuestion, JobIndex, JobLayout, NewJobPage, PersonQuestion, YardPage } from '../jobs/index.ts'
@@ -30,7 +31,8 @@ function Yard() {
         </Link>
         <div className="flex items-center gap-3">
           <Link to="/dossiers" className="flex min-h-11 items-center px-2 font-semibold underline underline-offset-4">
-            Machines and kits
+            <Library aria-hidden size={22} className="sm:hidden" />
+            <span className="max-sm:sr-only">Machines and kits</span>
           </Link>
           <CommandButton />
         </div>

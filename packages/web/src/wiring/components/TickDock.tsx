@@ -23,12 +23,13 @@ export function TickDock({
   const { write, state, dossiers } = useJob()
   const needsOff = [...dossiers.machine.steps, ...dossiers.kit.steps].some((step) => step.power === 'off')
   const next = ticks.find((tick) => !tick.done)
-  const busy = useRef(false)
+  const busy = useRef<string | null>(null)
   const make = (tick: Tick) => {
-    if (busy.current) return
-    busy.current = true
+    // The same tick is not made twice by a quick second press; the next one need not wait for it.
+    if (busy.current === tick.id) return
+    busy.current = tick.id
     void write(tick.makes).then((written) => {
-      busy.current = false
+      if (busy.current === tick.id) busy.current = null
       if (written && tick === ticks.at(-1)) onNext()
     })
   }
