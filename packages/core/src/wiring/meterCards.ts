@@ -52,9 +52,9 @@ export function meterCards(machine: Machine, kit: Kit, end: KitEnd, match: Match
   return []
 }
 
-/** Cards the present state of the battery allows. */
+/** Cards that may be measured in the present state of the battery. */
 export function cardsAllowed(cards: readonly MeterCard[], power: 'on' | 'off'): MeterCard[] {
-  return cards.filter((card) => card.power === power)
+  return cards.filter((card) => card.power === power && card.barred === undefined)
 }
 
 interface Spot {

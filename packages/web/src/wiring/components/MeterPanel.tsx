@@ -1,4 +1,4 @@
-import { judgeReading, meterCards, meterPhases, type MeterCard } from '@tidy-badger/core/wiring'
+import { cardsAllowed, judgeReading, meterCards, meterPhases, type MeterCard } from '@tidy-badger/core/wiring'
 import { Ban, Check, TriangleAlert } from 'lucide-react'
 import { useState, type FormEvent } from 'react'
 import { Link } from 'react-router'
@@ -14,7 +14,7 @@ export function MeterPanel({ item }: { item: EndView }) {
   const cards = meterCards(dossiers.machine, dossiers.kit, item.end, item.match)
   const [picked, setPicked] = useState<string | null>(null)
   const valueOf = (card: MeterCard) => state.readings.findLast((reading) => reading.card === card.id)?.value
-  const allowed = cards.filter((card) => card.power === state.power && !card.barred)
+  const allowed = cardsAllowed(cards, state.power)
   const current =
     cards.find((card) => card.id === picked) ??
     allowed.find((card) => valueOf(card) === undefined) ??
@@ -40,7 +40,7 @@ export function MeterPanel({ item }: { item: EndView }) {
                       card={card}
                       value={valueOf(card)}
                       current={card === current}
-                      open={card.power === state.power && !card.barred}
+                      open={allowed.includes(card)}
                       onPick={() => setPicked(card.id)}
                     />
                   </li>
