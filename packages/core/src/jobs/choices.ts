@@ -1,4 +1,4 @@
-import type { Kit, Machine } from '../dossiers/index.ts'
+import type { Kit } from '../dossiers/index.ts'
 import {
   joinSchools,
   sameTarget,
@@ -71,14 +71,10 @@ export function differences({ machine, kit }: JobDossiers, state: JobState, plan
     return [
       {
         kitEnd: match.kitEnd,
-        planned: placeWords(machine, kit, planned),
-        built: placeWords(machine, kit, made.to),
+        planned: targetWords(machine, planned, kit),
+        built: targetWords(machine, made.to, kit),
         ...(accepted ? { accepted: { reason: accepted.reason, by: accepted.by } } : {}),
       },
     ]
   })
-}
-
-function placeWords(machine: Machine, kit: Kit, target: ConnectionTarget): string {
-  return targetWords(machine, target, kit)
 }

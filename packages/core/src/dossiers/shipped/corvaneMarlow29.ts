@@ -28,7 +28,7 @@ export function corvaneMarlow29(): Machine {
         off: [
           [
             'glovebox',
-            'Glovebox out: five screws 20 Torx, press the damper off its pin. 8 min.',
+            'Glovebox out: five screws 20 six-lobe, press the damper off its pin. 8 min.',
             'The yellow sheath behind it belongs to the airbag: leave it alone, lay nothing across it.',
           ],
           ['kick', 'Left kick panel off: one clip, pull rearwards. 2 min.'],

@@ -30,7 +30,7 @@ export function hallamVossLonghaul69(): Machine {
         off: [
           [
             'arch',
-            'Right front wheel and arch liner off: eight screws 25 Torx, six pegs. 25 min.',
+            'Right front wheel and arch liner off: eight screws 25 six-lobe, six pegs. 25 min.',
             'Truck on stands on firm ground before the wheel comes off.',
           ],
           ['cover', 'Engine cover off: pull straight up. 2 min.'],

@@ -39,7 +39,7 @@ export function hallamVossPackhorse62(): Machine {
             'Intake pipe off between filter and turbo: two clamps. 6 min.',
             'Towel into the open turbo: nothing may fall in.',
           ],
-          ['column-cover', 'Lower column cover off: four screws 20 Torx. 5 min.'],
+          ['column-cover', 'Lower column cover off: four screws 20 six-lobe. 5 min.'],
         ],
         closeUp:
           'Intake pipe with both clamps, battery tray and battery, engine cover on all four mounts, column cover.',

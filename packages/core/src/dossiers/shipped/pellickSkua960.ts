@@ -29,7 +29,7 @@ export function pellickSkua960(): Machine {
             'The silencer lies right beside it and stays hot.',
           ],
           ['hood', 'Hood up: two rubber straps. 1 min.'],
-          ['tunnel', 'Tunnel cover off: eight M6 × 20 with washers, 30 Torx. 8 min.'],
+          ['tunnel', 'Tunnel cover off: eight M6 × 20 with washers, 30 six-lobe. 8 min.'],
         ],
         closeUp: 'Tunnel cover with all eight washers, engine lid, seats: pull at each until it stays.',
         prove: 'Drive it warm on the service road, the passenger reads the dial.',

@@ -7,9 +7,9 @@ import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import type { EndView } from '../selectors.ts'
 import { selectPlace } from '../store.ts'
-import { LiftStop } from './LiftStop.tsx'
 import { LookalikeSheet } from './LookalikeSheet.tsx'
 import { PlugFace } from './PlugFace.tsx'
+import { StopCard } from './StopCard.tsx'
 
 /** What concerns the end in hand alone: its finding, its plug, what it is not, how it opens, why here. */
 export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
@@ -41,16 +41,7 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
   return (
     <>
       {grave.map((finding) => (
-        <MarginCard
-          key={finding.key}
-          tone="stop"
-          title={finding.lifted ? `Stop, lifted by ${finding.lifted.by ?? 'somebody'}` : 'Stop'}
-          role="alert"
-        >
-          <p>{finding.reason}</p>
-          <p className="mt-1 font-semibold">{finding.remedy}</p>
-          {finding.liftable && !finding.lifted && <LiftStop finding={finding} />}
-        </MarginCard>
+        <StopCard key={finding.key} finding={finding} />
       ))}
       {connector && (
         <PlugFace

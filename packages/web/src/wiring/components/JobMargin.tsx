@@ -3,7 +3,7 @@ import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import { showPicture } from '../store.ts'
-import { LiftStop } from './LiftStop.tsx'
+import { StopCard } from './StopCard.tsx'
 
 /** What concerns the whole job and no single end: stops first, earlier work, gaps of the dossier. */
 export function JobMargin() {
@@ -16,16 +16,7 @@ export function JobMargin() {
   return (
     <>
       {stops.map((finding) => (
-        <MarginCard
-          key={finding.key}
-          tone="stop"
-          title={finding.lifted ? `Stop, lifted by ${finding.lifted.by ?? 'somebody'}` : 'Stop'}
-          role="alert"
-        >
-          <p>{finding.reason}</p>
-          <p className="mt-1 font-semibold">{finding.remedy}</p>
-          {finding.liftable && !finding.lifted && <LiftStop finding={finding} />}
-        </MarginCard>
+        <StopCard key={finding.key} finding={finding} />
       ))}
       {earlier.length > 0 && (
         <MarginCard tone="lamp" title={`Left by an earlier fitter: ${earlier.length}`}>
