@@ -2,6 +2,7 @@ import Papa from 'papaparse'
 import { failure, success, type Outcome, type Problem } from '../shared/index.ts'
 import { wireName } from './colours.ts'
 import type { ColourLanguage } from './colourWords.ts'
+import { wireAt } from './lookUp.ts'
 import { machineIndex } from './machineIndex.ts'
 import type { Machine, WireColour } from './model.ts'
 import { readWireColour, type ColourOrder } from './readWireColour.ts'
@@ -153,7 +154,7 @@ export function pinoutCsv(machine: Machine, only?: string): string {
     .filter((connector) => only === undefined || connector.id === only)
     .flatMap((connector) =>
       connector.cavities.map(({ number, blank, spare }) => {
-        const wire = index.wireInCavity.get(`${connector.id}:${number}`)
+        const wire = wireAt(machine, connector.id, number)
         const net = wire && index.nets.get(wire.net)
         return {
           plug: connector.name,

@@ -1,4 +1,4 @@
-import { inSentence, machineIndex, wireName, type KitEnd } from '../dossiers/index.ts'
+import { wireAt, inSentence, wireName, type KitEnd } from '../dossiers/index.ts'
 import { planOf, type JobDossiers, type JobState } from '../jobs/index.ts'
 import { targetWords, type ConnectionTarget } from '../wiring/index.ts'
 
@@ -58,6 +58,6 @@ function placeLine({ machine, kit }: JobDossiers, end: KitEnd, target: Connectio
   if ('closed' in target) return `${end.name}, not used on ${machine.model}`
   const words = targetWords(machine, target, kit)
   if (!('connector' in target) || !('cavity' in target)) return words
-  const wire = machineIndex(machine).wireInCavity.get(`${target.connector}:${target.cavity}`)
+  const wire = wireAt(machine, target.connector, target.cavity)
   return wire ? `${words}: ${inSentence(wireName(wire.colour))}` : words
 }

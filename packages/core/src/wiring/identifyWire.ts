@@ -1,4 +1,5 @@
 import {
+  wireAt,
   inSentence,
   machineIndex,
   wireName,
@@ -37,7 +38,7 @@ export function identifyWire(
   cavity: number,
 ): WireIdentity | null {
   const index = machineIndex(machine)
-  const wire = index.wireInCavity.get(`${connector}:${cavity}`)
+  const wire = wireAt(machine, connector, cavity)
   const net = wire && index.nets.get(wire.net)
   if (!wire || !net) return null
   const plugs = (index.placesOfNet.get(net.id) ?? [])

@@ -1,4 +1,4 @@
-import { machineIndex, type Kit, type Machine, type TapMethod, type Zone } from '../dossiers/index.ts'
+import { wireAt, machineIndex, type Kit, type Machine, type TapMethod, type Zone } from '../dossiers/index.ts'
 import type { ConnectionTarget } from './model.ts'
 
 /** Ways of joining that a wire's size and a place's conditions allow, in the kit's order. */
@@ -45,7 +45,7 @@ export function adviseJoint(
     return { method: 'added pin', why: 'The cavity is empty: a pin with its seal, no wire is touched.' }
   const index = machineIndex(machine)
   const zone = index.zones.get(index.connectors.get(target.connector)?.zone ?? '')
-  const wire = index.wireInCavity.get(`${target.connector}:${target.cavity}`)
+  const wire = wireAt(machine, target.connector, target.cavity)
   if (!wire) return null
   const allowed = methodsFor(kit, wire.areaMm2, zone?.conditions ?? []).filter(
     (method) => !end.cut || method === 'solder and sleeve' || method === 'crimp and sealed sleeve',

@@ -1,4 +1,4 @@
-import { machineIndex, type Machine, type Net } from '../dossiers/index.ts'
+import { wireAt, machineIndex, type Machine, type Net } from '../dossiers/index.ts'
 import type { MeterCard } from './meterCards.ts'
 
 export interface ReadingVerdict {
@@ -18,7 +18,7 @@ export function judgeReading(machine: Machine, card: MeterCard, value: number): 
   if (value >= low && value <= high) return { good: true, says: `${shown}: as it should be.`, causes: [], next: '' }
   const { connector, cavity } = card.about
   const index = machineIndex(machine)
-  const wire = connector === undefined ? undefined : index.wireInCavity.get(`${connector}:${cavity}`)
+  const wire = connector === undefined || cavity === undefined ? undefined : wireAt(machine, connector, cavity)
   const net = wire && index.nets.get(wire.net)
   const { causes, next } = causesOf(card, net, value)
   return { good: false, says: `${shown} instead of ${low} to ${high}.`, causes, next }

@@ -1,4 +1,5 @@
 import {
+  wireAt,
   inSentence,
   machineIndex,
   wireName,
@@ -67,7 +68,7 @@ interface Spot {
 function spotOf(machine: Machine, end: KitEnd, target: ConnectionTarget): Spot | null {
   if (!('connector' in target) || !('cavity' in target)) return null
   const index = machineIndex(machine)
-  const wire = index.wireInCavity.get(`${target.connector}:${target.cavity}`)
+  const wire = wireAt(machine, target.connector, target.cavity)
   const net = wire && index.nets.get(wire.net)
   return net ? { end, net, connector: target.connector, cavity: target.cavity } : null
 }
@@ -176,7 +177,7 @@ function card(
   expect: MeterReading,
 ): MeterCard {
   const index = machineIndex(machine)
-  const wire = index.wireInCavity.get(`${connector}:${cavity}`)
+  const wire = wireAt(machine, connector, cavity)
   const plug = index.connectors.get(connector)
   const barred = barredFromMeter(net)
   const power = expect.state === 'battery off' ? 'off' : 'on'

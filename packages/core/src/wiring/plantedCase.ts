@@ -1,4 +1,5 @@
 import {
+  wireAt,
   machineIndex,
   type FlyingLead,
   type InlinePair,
@@ -104,7 +105,7 @@ function pairMistakes(
   function rivalRule(connector: string): RuleId | null {
     const nets = end.lines.map((line) => ({
       wants: line.wants,
-      net: index.nets.get(index.wireInCavity.get(`${connector}:${line.cavity}`)?.net ?? ''),
+      net: index.nets.get(wireAt(machine, connector, line.cavity)?.net ?? ''),
     }))
     if (nets.some(({ net }) => net?.role === 'airbag')) return 'airbag-circuit'
     if (nets.some(({ wants, net }) => !net || net.signal !== wants.signal || net.role !== wants.role))
@@ -157,7 +158,7 @@ function leadMistakes(
     }
   if (!target || !('cavity' in target)) return
   if (!end.intoSpare && !end.cut) {
-    const wire = index.wireInCavity.get(`${target.connector}:${target.cavity}`)
+    const wire = wireAt(machine, target.connector, target.cavity)
     const zone = index.zones.get(index.connectors.get(target.connector)?.zone ?? '')
     for (const tap of kit.taps) {
       if (!wire || tap.method === 'added pin') continue
@@ -179,7 +180,7 @@ function leadMistakes(
     const other = away.find(
       ({ wire }) =>
         index.nets.get(wire.net)?.signal === 'analogue-0-5' &&
-        wire.net !== index.wireInCavity.get(`${target.connector}:${target.cavity}`)?.net,
+        wire.net !== wireAt(machine, target.connector, target.cavity)?.net,
     )
     const place = other && [other.wire.from, other.wire.to].find((item) => 'connector' in item)
     if (end.cut.half === 'device' && place && 'connector' in place)

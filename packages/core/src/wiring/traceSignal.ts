@@ -1,4 +1,5 @@
 import {
+  wireAt,
   inSentence,
   machineIndex,
   wireName,
@@ -111,11 +112,10 @@ function placeHops(machine: Machine, place: Wire['from'], start: boolean): Hop[]
 
 /** Leads joined to this circuit anywhere. */
 function joinsOn(machine: Machine, kit: Kit, connections: readonly Connection[], netId: NetId): Hop[] {
-  const index = machineIndex(machine)
   const found = connections.flatMap(({ kitEnd, to }) => {
     if (!('connector' in to) || !('cavity' in to)) return []
     const end = kit.ends.find((item) => item.id === kitEnd)
-    if (end?.type !== 'flying-lead' || index.wireInCavity.get(`${to.connector}:${to.cavity}`)?.net !== netId) return []
+    if (end?.type !== 'flying-lead' || wireAt(machine, to.connector, to.cavity)?.net !== netId) return []
     return [{ hop: leadHop(connections, end, to.connector, to.cavity), last: end.cut?.half === 'device' }]
   })
   // From the control unit on, the module's answer comes before what goes into it.
@@ -198,11 +198,11 @@ export function touchedNets(machine: Machine, kit: Kit, connections: readonly Co
       .flatMap(({ to }) => {
         if ('stud' in to) return [index.studs.get(to.stud)?.net]
         if (!('connector' in to)) return []
-        if ('cavity' in to) return [index.wireInCavity.get(`${to.connector}:${to.cavity}`)?.net]
+        if ('cavity' in to) return [wireAt(machine, to.connector, to.cavity)?.net]
         const lines = end.type === 'inline-pair' ? end.lines : []
         return lines
           .filter((line) => line.does !== 'pass')
-          .map((line) => index.wireInCavity.get(`${to.connector}:${line.cavity}`)?.net)
+          .map((line) => wireAt(machine, to.connector, line.cavity)?.net)
       }),
   )
   return [...new Set(nets.flatMap((net) => (net === undefined ? [] : [net])))]
@@ -231,7 +231,7 @@ export function moduleSources(machine: Machine, kit: Kit, connections: readonly 
           ? [{ cavity: to.cavity, does: end.cut ? ('interrupt' as const) : ('tap' as const) }]
           : []
     return lines.flatMap((line): ModuleSource[] => {
-      const net = index.nets.get(index.wireInCavity.get(`${to.connector}:${line.cavity}`)?.net ?? '')
+      const net = index.nets.get(wireAt(machine, to.connector, line.cavity)?.net ?? '')
       if (!net) return []
       return [
         {

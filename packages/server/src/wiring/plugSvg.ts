@@ -1,4 +1,5 @@
 import {
+  wireAt,
   colourHex,
   faceGeometry,
   machineIndex,
@@ -33,7 +34,7 @@ export function plugSvg(machine: Machine, connector: Connector, side: FaceSide):
       .filter((key) => key.takenOut)
       .map((key) => `<path d="${key.path}" fill="#ffffff" stroke="#15181a" stroke-width="2.5"/>`),
     ...face.cavities.flatMap(({ cavity, x, y, size }) => {
-      const wire = index.wireInCavity.get(`${connector.id}:${cavity.number}`)
+      const wire = wireAt(machine, connector.id, cavity.number)
       return [
         `<rect x="${x - size / 2}" y="${y - size / 2}" width="${size}" height="${size}" rx="3" fill="${cavity.blank ? 'none' : '#25292c'}" stroke="#f6f5ef"${cavity.blank ? ' stroke-dasharray="3 3"' : ''}/>`,
         ...(wire ? [wirePath(`M${x - size * 0.36} ${y}h${size * 0.72}`, wire.colour, Math.max(3, size * 0.4))] : []),
@@ -52,7 +53,7 @@ export function plugSvg(machine: Machine, connector: Connector, side: FaceSide):
     '</g>',
     ...rows.flatMap((cavity, i) => {
       const y = list + i * 20
-      const wire = index.wireInCavity.get(`${connector.id}:${cavity.number}`)
+      const wire = wireAt(machine, connector.id, cavity.number)
       const net = wire && index.nets.get(wire.net)
       return [
         words(34, y, String(cavity.number), ' text-anchor="end"'),

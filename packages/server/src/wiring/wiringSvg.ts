@@ -1,4 +1,4 @@
-import { machineIndex, wireName, wireShort, type KitEnd, type WireColour } from '@tidy-badger/core/dossiers'
+import { wireAt, machineIndex, wireName, wireShort, type KitEnd, type WireColour } from '@tidy-badger/core/dossiers'
 import { planOf, type JobDossiers, type JobState } from '@tidy-badger/core/jobs'
 import { targetWords, type ConnectionTarget } from '@tidy-badger/core/wiring'
 import { document, wirePath, words } from './svgParts.ts'
@@ -53,8 +53,8 @@ export function wiringSvg(dossiers: JobDossiers, state: JobState, title: string)
 }
 
 function linesOf({ machine }: JobDossiers, end: KitEnd, target: ConnectionTarget): Row['lines'] {
-  const { wireInCavity, nets } = machineIndex(machine)
-  const at = (connector: string, cavity: number) => wireInCavity.get(`${connector}:${cavity}`)
+  const { nets } = machineIndex(machine)
+  const at = (connector: string, cavity: number) => wireAt(machine, connector, cavity)
   if (end.type === 'inline-pair' && 'connector' in target)
     return end.lines.map((line) => {
       const wire = at(target.connector, line.cavity)

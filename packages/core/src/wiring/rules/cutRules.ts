@@ -1,4 +1,4 @@
-import type { FlyingLead } from '../../dossiers/index.ts'
+import { wireAt, type FlyingLead } from '../../dossiers/index.ts'
 import type { Connection } from '../model.ts'
 import { targetWords } from '../places.ts'
 import type { CheckScene } from '../scene.ts'
@@ -7,7 +7,7 @@ import type { CheckScene } from '../scene.ts'
 export function cutFindings(scene: CheckScene, end: FlyingLead, made: readonly Connection[]): void {
   const { cut } = end
   if (!cut) return
-  const { say, machine, index, kit, connections } = scene
+  const { say, machine, kit, connections } = scene
   const at = { kitEnd: end.id }
   const here = made.find(({ to }) => 'cavity' in to)
   const partner = kit.ends.find((other) => other.id === cut.partner)
@@ -22,8 +22,7 @@ export function cutFindings(scene: CheckScene, end: FlyingLead, made: readonly C
     )
     return
   }
-  const netOf = (to: Connection['to']) =>
-    'cavity' in to ? index.wireInCavity.get(`${to.connector}:${to.cavity}`)?.net : undefined
+  const netOf = (to: Connection['to']) => ('cavity' in to ? wireAt(machine, to.connector, to.cavity)?.net : undefined)
   if (netOf(here.to) !== netOf(there.to) && cut.half === 'device')
     say(
       'cut-split',

@@ -1,4 +1,5 @@
 import {
+  wireAt,
   machineIndex,
   readWireColour,
   withPinout,
@@ -131,7 +132,7 @@ export function WireGrid({
 function rowsOf(machine: Machine, connector: Connector): Row[] {
   const index = machineIndex(machine)
   return connector.cavities.map(({ number }) => {
-    const wire = index.wireInCavity.get(`${connector.id}:${number}`)
+    const wire = wireAt(machine, connector.id, number)
     return {
       cavity: number,
       colour: wire ? wireShort(wire.colour) : '',

@@ -1,4 +1,4 @@
-import { asHeading, machineIndex, wireName } from '@tidy-badger/core/dossiers'
+import { wireAt, asHeading, machineIndex, wireName } from '@tidy-badger/core/dossiers'
 import { connectorLookalikes, endLookalikes, wireLookalikes } from '@tidy-badger/core/wiring'
 import type { ReactNode } from 'react'
 import { useJob } from '../../jobs/index.ts'
@@ -15,7 +15,7 @@ export function ConnectionCard({ item }: { item: EndView }) {
   const connector = target && 'connector' in target ? index.connectors.get(target.connector) : undefined
   const cavity = target && 'cavity' in target ? target.cavity : undefined
   const stud = target && 'stud' in target ? index.studs.get(target.stud) : undefined
-  const wire = connector && cavity !== undefined ? index.wireInCavity.get(`${connector.id}:${cavity}`) : undefined
+  const wire = connector && cavity !== undefined ? wireAt(machine, connector.id, cavity) : undefined
   const look = connector ? connectorLookalikes(machine, connector.id)[0] : undefined
   const wireLook = wire ? wireLookalikes(machine, wire)[0] : undefined
   const other = look ? index.connectors.get(look.connector) : undefined

@@ -1,4 +1,5 @@
 import {
+  wireAt,
   colourHex,
   faceGeometry,
   machineIndex,
@@ -77,9 +78,8 @@ function Cavities({
   mark?: number
   onPick?: (cavity: number) => void
 }) {
-  const { wireInCavity } = machineIndex(machine)
   return face.cavities.map(({ cavity, x, y, size }) => {
-    const wire = wireInCavity.get(`${connector.id}:${cavity.number}`)
+    const wire = wireAt(machine, connector.id, cavity.number)
     const marked = mark === cavity.number
     return (
       <g key={cavity.number} onClick={wire && onPick ? () => onPick(cavity.number) : undefined}>
@@ -136,7 +136,7 @@ function CavityList({
     <>
       <ul className="mt-1 text-[15.5px]">
         {shown.map((cavity) => {
-          const wire = index.wireInCavity.get(`${connector.id}:${cavity.number}`)
+          const wire = wireAt(machine, connector.id, cavity.number)
           const words = (
             <>
               <span className="figures w-7 shrink-0 text-right">{cavity.number}</span>
