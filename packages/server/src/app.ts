@@ -1,3 +1,4 @@
+import cookie from '@fastify/cookie'
 import helmet from '@fastify/helmet'
 import fastifyStatic from '@fastify/static'
 import swagger from '@fastify/swagger'
@@ -6,10 +7,13 @@ import websocket from '@fastify/websocket'
 import Fastify, { type FastifyInstance } from 'fastify'
 import { jsonSchemaTransform } from 'fastify-type-provider-zod'
 import { existsSync } from 'node:fs'
+import { accessPlugin } from './access/index.ts'
 import { dossierService, dossiersPlugin } from './dossiers/index.ts'
 import { fuelTrimPlugin } from './fuel-trim/index.ts'
 import { handoverPlugin } from './handover/index.ts'
 import { jobService, jobsPlugin, liveRooms, type JobService } from './jobs/index.ts'
+import { guardDoor, pairingPlugin, pairingService } from './pairing/index.ts'
+import { photosPlugin } from './photos/index.ts'
 import { refusalOfFramework, Refusal, statusOf } from './platform/errors.ts'
 import type { Rooms } from './platform/rooms.ts'
 import { zodValidator } from './platform/validation.ts'
@@ -43,6 +47,9 @@ export async function buildApp(rooms: Rooms): Promise<App> {
     },
   )
 
+  await server.register(cookie)
+  const pairing = pairingService(rooms)
+  guardDoor(server, pairing, rooms.config.host)
   await server.register(helmet, {
     hsts: false,
     contentSecurityPolicy: {
@@ -73,6 +80,9 @@ export async function buildApp(rooms: Rooms): Promise<App> {
   await server.register(jobsPlugin(jobs, live))
   await server.register(fuelTrimPlugin(rooms))
   await server.register(handoverPlugin(rooms, jobs))
+  await server.register(accessPlugin(rooms, dossiers, jobs))
+  await server.register(photosPlugin(rooms))
+  await server.register(pairingPlugin(pairing, rooms))
   await server.register(wiringPlugin(wiringService(rooms, dossiers, jobs), dossiers, jobs))
   const web = rooms.config.webFolder
   if (web && existsSync(web))

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildApp, type App } from './app.ts'
 import { openInMemory } from './platform/db.ts'
-import { openFileStore } from './platform/fileStore.ts'
+import { openFileStore, openPhotoStore } from './platform/fileStore.ts'
 
 export interface TestApp extends App {
   close: () => Promise<void>
@@ -13,22 +13,25 @@ export interface TestApp extends App {
 }
 
 /** The whole server on a database in memory, for tests. */
-export async function testApp(change: { fitLimitMs?: number } = {}): Promise<TestApp> {
+export async function testApp(
+  change: { fitLimitMs?: number; host?: string; now?: () => number } = {},
+): Promise<TestApp> {
   const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-test-'))
   const database = await openInMemory()
   let tick = 0
   const app = await buildApp({
     db: database.db,
     files: await openFileStore(folder),
+    photos: await openPhotoStore(folder),
     config: {
       port: 0,
-      host: '127.0.0.1',
+      host: change.host ?? '127.0.0.1',
       dataFolder: folder,
       demo: false,
       webFolder: null,
       fitLimitMs: change.fitLimitMs ?? 30_000,
     },
-    now: () => new Date(Date.UTC(2026, 5, 1, 8, 0, tick++)).toISOString(),
+    now: () => new Date(change.now?.() ?? Date.UTC(2026, 5, 1, 8, 0, tick++)).toISOString(),
     newId: randomUUID,
   })
   return {

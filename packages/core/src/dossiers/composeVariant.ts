@@ -15,7 +15,7 @@ export function composeVariant(machine: Machine, variantId: string | undefined):
       message: `${machine.model} has no variant "${variantId}". It has: ${machine.variants.map((known) => known.id).join(', ') || 'none'}.`,
     })
   for (const { list, id } of variant.remove)
-    if (!machine[list].some((item) => item.id === id))
+    if (!machine[list]?.some((item) => item.id === id))
       return failure({
         code: 'nothing-to-remove',
         path: `variants.${variantId}.remove`,
@@ -29,6 +29,15 @@ export function composeVariant(machine: Machine, variantId: string | undefined):
     studs: merged(machine.studs, variant.studs, removedFrom('studs')),
     zones: merged(machine.zones, variant.zones, removedFrom('zones')),
     steps: merged(machine.steps, variant.steps, removedFrom('steps')),
+    ...(machine.covers || variant.covers
+      ? { covers: merged(machine.covers ?? [], variant.covers ?? [], removedFrom('covers')) }
+      : {}),
+    ...(machine.places || variant.places
+      ? { places: merged(machine.places ?? [], variant.places ?? [], removedFrom('places')) }
+      : {}),
+    ...(machine.ways || variant.ways
+      ? { ways: merged(machine.ways ?? [], variant.ways ?? [], removedFrom('ways')) }
+      : {}),
   })
 
   function removedFrom(list: string): Set<string> {

@@ -34,6 +34,10 @@ export function blankMachine(id: string, maker: string, model: string): Machine 
     nets: [],
     wires: [],
     studs: [],
+    covers: [],
+    places: [],
+    ways: [],
+    body: { form: 'motorcycle', lengthM: 2.1, widthM: 0.8, heightM: 1.2, wheelbaseM: 1.4, wheelM: 0.63 },
     steps: [
       {
         id: 'battery-off',

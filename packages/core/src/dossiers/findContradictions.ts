@@ -1,13 +1,14 @@
 import type { Problem } from '../shared/index.ts'
+import { accessContradictions } from './accessContradictions.ts'
 import type { Kit } from './kitModel.ts'
-import type { Machine, WirePlace } from './model.ts'
+import { variantLists, type Machine, type WirePlace } from './model.ts'
 
 /** What a machine document says twice or about things it does not have; paths as in the document. */
 export function machineContradictions(machine: Machine): Problem[] {
   const problems: Problem[] = []
   const say = (code: string, path: string, message: string) => problems.push({ code, path, message })
-  for (const list of ['connectors', 'nets', 'wires', 'studs', 'zones', 'steps', 'variants'] as const)
-    twice(machine[list].map((item) => item.id)).forEach(({ id, index }) =>
+  for (const list of [...variantLists, 'variants'] as const)
+    twice((machine[list] ?? []).map((item) => item.id)).forEach(({ id, index }) =>
       say('duplicate-id', `${list}.${index}.id`, `"${id}" stands twice in ${list}. Every id may stand once.`),
     )
   const zones = new Set(machine.zones.map((zone) => zone.id))
@@ -74,6 +75,7 @@ export function machineContradictions(machine: Machine): Problem[] {
       taken.set(key, wire.id)
     }
   })
+  problems.push(...accessContradictions(machine))
   if (machine.target) {
     const { rpm, load, afr } = machine.target
     if (afr.length !== rpm.length || afr.some((row) => row.length !== load.length))

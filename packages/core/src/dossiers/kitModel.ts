@@ -1,3 +1,4 @@
+import type { PlaceId } from './accessModel.ts'
 import type { Cavity, KitEndId, KitId, MachineId, Shell, Step, StudId, WireColour } from './model.ts'
 import type { SignalSort } from './signals.ts'
 
@@ -121,6 +122,8 @@ export interface KitPart {
   count: number
   /** A missing one stops the job, or only slows it. */
   missing: 'stop' | 'note'
+  /** What from the shelf does as well; without it only the kit's own part will do. */
+  instead?: string
 }
 
 export interface KitSetting {
@@ -174,4 +177,6 @@ export interface Kit {
   steps: Step[]
   cautions: string[]
   returnToStock: string[]
+  /** Where the kit's own sheet puts the module on a machine. */
+  places?: { machine: MachineId; place: PlaceId }[]
 }

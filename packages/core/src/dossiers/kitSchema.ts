@@ -11,7 +11,8 @@ import {
   type PairLine,
   type Socket,
 } from './kitModel.ts'
-import { areaMm2, axis, cavities, gender, id, positive, shell, sort, step, wireColour, words } from './partSchemas.ts'
+import { areaMm2, axis, cavities, gender, id, positive, shell, sort, wireColour, words } from './partSchemas.ts'
+import { step } from './stepSchema.ts'
 
 const wants = z.strictObject(sort)
 const current = z.number().positive().max(200).optional()
@@ -127,6 +128,7 @@ export const kitSchema = z.strictObject({
       name: words,
       count: z.int().positive(),
       missing: z.enum(['stop', 'note']),
+      instead: words.optional(),
     } satisfies ShapeOf<KitPart>),
   ),
   settings: z.array(
@@ -154,5 +156,9 @@ export const kitSchema = z.strictObject({
     .optional(),
   steps: z.array(step).max(400),
   cautions: z.array(words),
+  places: z
+    .array(z.strictObject({ machine: id, place: id }))
+    .max(40)
+    .optional(),
   returnToStock: z.array(words),
 } satisfies ShapeOf<Kit>)

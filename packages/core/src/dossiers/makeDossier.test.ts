@@ -165,7 +165,7 @@ describe('a machine made by hand', () => {
   test('a clone is a draft of its own and says where it comes from', () => {
     const copy = cloneMachine(marlow, 'marlow-van', 'Marlow van')
     expect(copy).toMatchObject({ id: 'marlow-van', draft: true, version: 1 })
-    expect(copy.source).toBe('Varied from Corvane Marlow 2.9, version 1.')
+    expect(copy.source).toBe('Varied from Corvane Marlow 2.9, version 2.')
     expect(marlow.draft).toBeUndefined()
   })
 })

@@ -1,4 +1,5 @@
 import type { Flavour } from '../shared/index.ts'
+import type { AccessWay, Body, Cover, Minutes, MountPlace, Wait } from './accessModel.ts'
 import type { ColourName } from './colours.ts'
 import type { MeterReading, SignalRole, SignalSort } from './signals.ts'
 
@@ -102,6 +103,8 @@ export interface Zone {
   name: string
   /** What a joint must stand there. */
   conditions: ('hot' | 'wet' | 'vibration' | 'dry')[]
+  /** Its middle in the machine's own axes, m: from the front end, from the middle to the right, up from the ground. */
+  at?: { x: number; y: number; z: number }
 }
 
 /** Stations of a job in working order. */
@@ -133,6 +136,13 @@ export interface Step {
   power?: 'off' | 'on'
   /** What this step asks to be written down, with its unit. */
   reading?: { quantity: string; unit: string; low?: number; high?: number }
+  minutes?: Minutes
+  /** Once it is done, what waits on it may go on only after this time. */
+  wait?: Wait
+  /** Steps that come before it, where the order of the list is not enough. */
+  after?: string[]
+  /** Only where this school was chosen. */
+  school?: { choice: string; value: string }
 }
 
 export interface FilterFigures {
@@ -169,6 +179,12 @@ export interface Machine {
   wires: Wire[]
   studs: Stud[]
   steps: Step[]
+  covers?: Cover[]
+  places?: MountPlace[]
+  ways?: AccessWay[]
+  body?: Body
+  /** Negative posts, each to be taken off before work on the loom. */
+  batteries?: StudId[]
   /** Mixture wanted; without it (diesels) there is nothing to trim towards. */
   target?: { rpm: number[]; load: number[]; afr: number[][] }
   filters: FilterFigures
@@ -176,7 +192,18 @@ export interface Machine {
   variants: Variant[]
 }
 
-type VariantList = 'connectors' | 'nets' | 'wires' | 'studs' | 'zones' | 'steps'
+export const variantLists = [
+  'connectors',
+  'nets',
+  'wires',
+  'studs',
+  'zones',
+  'steps',
+  'covers',
+  'places',
+  'ways',
+] as const
+export type VariantList = (typeof variantLists)[number]
 export interface Variant {
   id: string
   name: string
@@ -189,4 +216,7 @@ export interface Variant {
   studs: Stud[]
   zones: Zone[]
   steps: Step[]
+  covers?: Cover[]
+  places?: MountPlace[]
+  ways?: AccessWay[]
 }

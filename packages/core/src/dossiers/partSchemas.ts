@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { ShapeOf } from '../shared/index.ts'
 import { colourNames } from './colours.ts'
-import { keys, outlines, stations, type Cavity, type Shell, type Step, type WireColour } from './model.ts'
+import { keys, outlines, type Cavity, type Shell, type WireColour } from './model.ts'
 import { signalKinds, signalRoles, type SignalSort } from './signals.ts'
 
 export const id = z.string().regex(/^[a-z0-9][a-z0-9-]{0,63}$/, 'an id is small letters, digits and dashes, at most 64')
@@ -41,14 +41,3 @@ export const sort = {
   row: z.enum(['upper', 'lower']).optional(),
   track: z.union([z.literal(1), z.literal(2)]).optional(),
 } satisfies ShapeOf<SignalSort>
-export const step = z.strictObject({
-  id,
-  station: z.enum(stations),
-  text: words,
-  why: words.optional(),
-  caution: words.optional(),
-  power: z.enum(['off', 'on']).optional(),
-  reading: z
-    .strictObject({ quantity: words, unit: words, low: z.number().optional(), high: z.number().optional() })
-    .optional(),
-} satisfies ShapeOf<Step>)

@@ -1,7 +1,9 @@
 import { z } from 'zod'
 import type { ShapeOf } from '../shared/index.ts'
+import { body, cover, place, way } from './accessSchema.ts'
 import {
   lockKinds,
+  variantLists,
   type Connector,
   type FilterFigures,
   type Lock,
@@ -12,20 +14,8 @@ import {
   type Wire,
   type Zone,
 } from './model.ts'
-import {
-  areaMm2,
-  axis,
-  cavities,
-  colour,
-  gender,
-  id,
-  positive,
-  shell,
-  sort,
-  step,
-  wireColour,
-  words,
-} from './partSchemas.ts'
+import { areaMm2, axis, cavities, colour, gender, id, positive, shell, sort, wireColour, words } from './partSchemas.ts'
+import { step } from './stepSchema.ts'
 import { meterStates, type MeterReading } from './signals.ts'
 
 const lock = z.strictObject({
@@ -87,6 +77,7 @@ const zone = z.strictObject({
   id,
   name: words,
   conditions: z.array(z.enum(['hot', 'wet', 'vibration', 'dry'])),
+  at: z.strictObject({ x: z.number(), y: z.number(), z: z.number() }).optional(),
 } satisfies ShapeOf<Zone>)
 export const items = {
   connectors: z.array(connector).max(200),
@@ -95,12 +86,15 @@ export const items = {
   studs: z.array(stud).max(60),
   zones: z.array(zone).max(100),
   steps: z.array(step).max(400),
+  covers: z.array(cover).max(200).optional(),
+  places: z.array(place).max(60).optional(),
+  ways: z.array(way).max(600).optional(),
 }
 const variant = z.strictObject({
   id,
   name: words,
   tells: words,
-  remove: z.array(z.strictObject({ list: z.enum(['connectors', 'nets', 'wires', 'studs', 'zones', 'steps']), id })),
+  remove: z.array(z.strictObject({ list: z.enum(variantLists), id })),
   ...items,
 } satisfies ShapeOf<Variant>)
 
@@ -123,6 +117,8 @@ export const machineSchema = z.strictObject({
     stoichAfr: z.number().min(5).max(20),
   }),
   ...items,
+  body: body.optional(),
+  batteries: z.array(id).max(4).optional(),
   target: z.strictObject({ rpm: axis, load: axis, afr: z.array(z.array(z.number().min(6).max(25))) }).optional(),
   filters: z.strictObject({
     coldBelowC: z.number().min(0).max(110),

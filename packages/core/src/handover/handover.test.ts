@@ -99,6 +99,6 @@ describe('hand-back sheet', () => {
     const sheet = handbackSheet(dossiers, job, replay(dossiers, entries))
     expect(sheet.returnToStock).toEqual(dossiers.kit.returnToStock)
     expect(sheet.cautions.length).toBeGreaterThan(2)
-    expect(sheet.sources[0]).toContain('dossier version 2')
+    expect(sheet.sources[0]).toContain('dossier version 3')
   })
 })

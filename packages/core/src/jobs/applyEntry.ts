@@ -19,7 +19,14 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
       return null
     }
     case 'part-checked':
-      state.parts[entry.part] = { ...done, state: entry.state }
+      state.parts[entry.part] = {
+        ...done,
+        state: entry.state,
+        ...(entry.instead === undefined ? {} : { instead: entry.instead }),
+      }
+      return null
+    case 'tool-checked':
+      state.tools[entry.tool] = { ...done, state: entry.state }
       return null
     case 'reading':
       state.readings.push({
@@ -111,6 +118,41 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
     }
     case 'trim-loaded':
       return changeCells(state, entry.cells, { ...done, source: 'file', name: entry.name })
+    case 'cover-off': {
+      const now = state.covers[entry.cover]
+      if (!now || now.on) state.covers[entry.cover] = { off: done }
+      return null
+    }
+    case 'cover-on': {
+      const now = state.covers[entry.cover]
+      if (!now) return 'It was never written down as taken off.'
+      now.on ??= done
+      delete now.leftOff
+      return null
+    }
+    case 'left-off': {
+      const now = state.covers[entry.cover]
+      if (!now || now.on) return 'It is not in the tray.'
+      now.leftOff = { ...done, reason: entry.reason }
+      return null
+    }
+    case 'photo': {
+      const { kind: _kind, id: _id, at: _at, by: _by, device: _device, ...photo } = entry
+      state.photos.push({ ...done, ...photo })
+      return null
+    }
+    case 'timer-started':
+      state.timers.push({ ...done, what: entry.what, minutes: entry.minutes })
+      return null
+    case 'timer-stopped': {
+      const timer = state.timers.find((item) => item.entry === entry.timer)
+      if (!timer) return 'There is no such timer.'
+      timer.stopped ??= done
+      return null
+    }
+    case 'told':
+      state.told.push({ ...done, text: entry.text, to: entry.to })
+      return null
     case 'undo':
       return null
   }

@@ -1,5 +1,6 @@
 import type { Problem } from '../shared/index.ts'
 import { joinSchools, ruleCatalogue } from '../wiring/index.ts'
+import { accessChoiceProblem } from './accessChoices.ts'
 import { asProposed, placeChoice, readPlace } from './choices.ts'
 import type { JobDossiers, NewEntry } from './model.ts'
 
@@ -20,6 +21,17 @@ export function checkReferences({ machine, kit }: JobDossiers, entry: NewEntry, 
       break
     case 'part-checked':
       known(kit.parts, entry.part, 'part', `part of the ${kit.model} kit`)
+      if (entry.state === 'from stock' && kit.parts.some((part) => part.id === entry.part && !part.instead))
+        problems.push({
+          code: 'no-substitute',
+          path: `${path}.state`,
+          message: `Nothing from the shelf takes the place of "${entry.part}": the job waits for the kit's own.`,
+        })
+      break
+    case 'cover-off':
+    case 'cover-on':
+    case 'left-off':
+      known(machine.covers ?? [], entry.cover, 'cover', `cover of the ${machine.model}`)
       break
     case 'connected': {
       known(kit.ends, entry.kitEnd, 'kitEnd', end)
@@ -71,6 +83,8 @@ function choiceProblems(
   const say = (field: string, message: string): Problem[] => [
     { code: 'unknown-reference', path: `${path}.${field}`, message },
   ]
+  const access = accessChoiceProblem({ machine, kit }, entry)
+  if (access !== null) return access === '' ? [] : say('value', access)
   if (entry.choice === 'joining')
     return joinSchools.some((school) => school === entry.value)
       ? []

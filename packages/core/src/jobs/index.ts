@@ -16,6 +16,8 @@ export {
   earlierWorks,
   entryVersion,
   irreversibleActs,
+  partStates,
+  photoShows,
   type CellChange,
   type EarlierWork,
   type EntryBody,
@@ -27,12 +29,39 @@ export {
   type LogMapping,
   type MadeConnection,
   type NewEntry,
+  type PartState,
+  type PhotoPlace,
+  type PhotoShows,
   type TrimRevision,
 } from './model.ts'
 export { clientFields, dependentsOf, planAppend, type AppendPlan } from './planAppend.ts'
 export { replay, trimOfRevision, voidedEntries } from './replay.ts'
 export { appendSchema, newEntrySchema } from './schema.ts'
-export { planOf, stationNow, stationProgress, stepsOf, type StationProgress } from './stationProgress.ts'
+export {
+  alsoTargets,
+  batterySchoolOf,
+  batterySchools,
+  batterySchoolsFor,
+  fixedWays,
+  handOrderOf,
+  mountPlaceOf,
+  peopleOf,
+  readList,
+  takeInQuestions,
+  wayChoice,
+  type BatterySchool,
+  type TakeInQuestion,
+} from './accessChoices.ts'
+export { accessOf, alsoCost, coverName, jobTargets, targetPlace } from './jobAccess.ts'
+export { jobDay, jobTasks, wordsOf, type DayTask, type JobDay, type LearntTimes } from './jobTasks.ts'
+export { learntTimes, measuredMinutes, type MeasuredMinutes, type TimeSample } from './measuredMinutes.ts'
+export { consumables, missingTools, toolsNeeded, type Consumable, type ToolNeed } from './materials.ts'
+export { planOf } from './planOf.ts'
+export { stationNow, stationProgress, type StationProgress } from './stationProgress.ts'
+export { timeReport, type TimeReport, type TimeRow } from './timeReport.ts'
+export { timersOf, type RunningTimer } from './timers.ts'
+export { trayBars, trayOf, type TrayItem } from './tray.ts'
+export { entryOfWork, stepsOf, workOf, type WorkItem } from './workItems.ts'
 export { planTicks, type Tick } from './planTicks.ts'
 export { requireTrimBasis, trimBasis, type TrimBasis } from './trimBasis.ts'
 export { undoBatch } from './undoBatch.ts'

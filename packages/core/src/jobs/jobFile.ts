@@ -19,6 +19,8 @@ export interface JobFile {
   dossiers: { hash: string; document: Dossier }[]
   journal: JournalEntry[]
   logs: { hash: string; encoding: 'utf-8' | 'gzip-base64'; data: string }[]
+  /** JPEG, base64. */
+  photos?: { hash: string; data: string }[]
 }
 
 const hash = z.string().regex(/^[0-9a-f]{64}$/, 'must be a SHA-256 in 64 hex digits')
@@ -46,6 +48,10 @@ export const jobFileSchema = z.strictObject({
   dossiers: z.array(z.strictObject({ hash, document: z.record(z.string(), z.unknown()) })),
   journal: z.array(stamped),
   logs: z.array(z.strictObject({ hash, encoding: z.enum(['utf-8', 'gzip-base64']), data: z.string() })),
+  photos: z
+    .array(z.strictObject({ hash, data: z.string() }))
+    .max(500)
+    .optional(),
 })
 
 /** A job document that fits its schema, whose hashes are right and whose journal is whole; problems name their path. */

@@ -3,7 +3,7 @@ import { checkWiring, findingKey, ruleCatalogue, type Erratum, type Finding, typ
 import { differenceKey } from './choices.ts'
 import { journalFindings } from './journalFindings.ts'
 import type { JobDossiers, JobState } from './model.ts'
-import { planOf } from './stationProgress.ts'
+import { planOf } from './planOf.ts'
 
 export interface JobFinding extends Finding {
   key: string

@@ -1,4 +1,4 @@
-import type { Kit, KitEndId, Machine, Station, TapMethod } from '../dossiers/index.ts'
+import type { CoverId, Kit, KitEndId, Machine, Station, TapMethod } from '../dossiers/index.ts'
 import type { ConnectionTarget, FindingPlace, PairSide } from '../wiring/index.ts'
 
 /** A cell of a trim table as it was and as it is to be, %. Axis values, not indices. */
@@ -22,10 +22,26 @@ export type IrreversibleAct = (typeof irreversibleActs)[number]
 export const earlierWorks = ['bypass', 'puncture', 'parked plug', 'cut wire', 'other'] as const
 export type EarlierWork = (typeof earlierWorks)[number]
 
+export const partStates = ['present', 'missing', 'not used', 'from stock'] as const
+export type PartState = (typeof partStates)[number]
+
+export const photoShows = ['before', 'damage', 'work', 'after'] as const
+export type PhotoShows = (typeof photoShows)[number]
+
+/** What a photo hangs on. */
+export interface PhotoPlace {
+  station?: Station
+  entry?: string
+  step?: string
+  cover?: string
+  kitEnd?: string
+}
+
 export type EntryBody =
   | { kind: 'note'; text: string; about?: FindingPlace & { station?: Station } }
   | { kind: 'step-done'; step: string }
-  | { kind: 'part-checked'; part: string; state: 'present' | 'missing' | 'not used' }
+  | { kind: 'part-checked'; part: string; state: PartState; instead?: string }
+  | { kind: 'tool-checked'; tool: string; state: 'present' | 'missing' }
   | {
       kind: 'reading'
       quantity: string
@@ -68,6 +84,27 @@ export type EntryBody =
       cells: CellChange[]
     }
   | { kind: 'trim-loaded'; name: string; cells: CellChange[] }
+  | { kind: 'cover-off'; cover: CoverId }
+  | { kind: 'cover-on'; cover: CoverId }
+  /** Something from the tray that stays off the machine, and why. */
+  | { kind: 'left-off'; cover: CoverId; reason: string }
+  | {
+      kind: 'photo'
+      /** SHA-256 of its bytes. */
+      photo: string
+      bytes: number
+      widthPx: number
+      heightPx: number
+      shows: PhotoShows
+      caption?: string
+      /** Goes into the hand-back pack. */
+      handBack: boolean
+      about?: PhotoPlace
+    }
+  | { kind: 'timer-started'; what: string; minutes: number }
+  | { kind: 'timer-stopped'; timer: string }
+  /** What the owner was told, and who heard it. */
+  | { kind: 'told'; text: string; to: string }
   | { kind: 'undo'; undoes: string }
 
 export type EntryKind = EntryBody['kind']
@@ -122,7 +159,21 @@ export interface JobState {
   disputes: { kitEnd: KitEndId; entries: [string, string] }[]
   stepsDone: Record<string, Done>
   stationsDone: Record<string, Done>
-  parts: Record<string, Done & { state: 'present' | 'missing' | 'not used' }>
+  parts: Record<string, Done & { state: PartState; instead?: string }>
+  tools: Record<string, Done & { state: 'present' | 'missing' }>
+  covers: Record<CoverId, { off: Done; on?: Done; leftOff?: Done & { reason: string } }>
+  photos: (Done & {
+    photo: string
+    bytes: number
+    widthPx: number
+    heightPx: number
+    shows: PhotoShows
+    caption?: string
+    handBack: boolean
+    about?: PhotoPlace
+  })[]
+  timers: (Done & { what: string; minutes: number; stopped?: Done })[]
+  told: (Done & { text: string; to: string })[]
   readings: (Done & {
     quantity: string
     value: number

@@ -4,6 +4,7 @@ import { checkReferences } from './checkReferences.ts'
 import { gatedStations, jobFindings, openStops } from './jobFindings.ts'
 import type { JobDossiers, JobState, JournalEntry, NewEntry } from './model.ts'
 import { replay, voidedEntries } from './replay.ts'
+import { trayBars } from './tray.ts'
 
 export type AppendPlan =
   | {
@@ -107,6 +108,10 @@ function refuse(
         kind: 'conflict',
         problems: stops.map((stop) => ({ code: 'stop-open', path, message: `${stop.reason} ${stop.remedy}` })),
       }
+  }
+  if (entry.kind === 'station-done') {
+    const why = trayBars(dossiers, state, entry.station)
+    if (why !== null) return conflict('tray-not-empty', path, why)
   }
   if (entry.kind === 'stop-lifted' && !jobFindings(dossiers, state).some((finding) => finding.key === entry.finding))
     return conflict('no-such-finding', path, 'There is no such stop now. It may have been mended.')

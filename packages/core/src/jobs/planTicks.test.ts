@@ -4,7 +4,8 @@ import { jobFindings } from './jobFindings.ts'
 import type { NewEntry } from './model.ts'
 import { planTicks } from './planTicks.ts'
 import { replay } from './replay.ts'
-import { planOf, stationNow, stationProgress } from './stationProgress.ts'
+import { planOf } from './planOf.ts'
+import { stationNow, stationProgress } from './stationProgress.ts'
 
 /** Makes every open tick of every end, one after the other, as a fitter does. */
 function allTicks(): NewEntry[] {

@@ -9,7 +9,7 @@ import {
 } from '../wiring/index.ts'
 import { joinSchoolOf } from './choices.ts'
 import type { EntryBody, JobDossiers, JobState } from './model.ts'
-import { planOf } from './stationProgress.ts'
+import { planOf } from './planOf.ts'
 
 /** One thing to do with one end, and the entry it makes. */
 export interface Tick {

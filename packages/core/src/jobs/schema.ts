@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { stations, tapMethods } from '../dossiers/index.ts'
-import { earlierWorks, irreversibleActs } from './model.ts'
+import { earlierWorks, irreversibleActs, partStates, photoShows } from './model.ts'
 import { connectionTargetSchema, pairSides } from '../wiring/index.ts'
 
 const id = z.string().min(1).max(64)
@@ -30,8 +30,46 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
     ...common,
     kind: z.literal('part-checked'),
     part: id,
-    state: z.enum(['present', 'missing', 'not used']),
+    state: z.enum(partStates),
+    instead: z.string().min(1).max(200).optional(),
   }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('tool-checked'),
+    tool: z.string().min(1).max(100),
+    state: z.enum(['present', 'missing']),
+  }),
+  z.strictObject({ ...common, kind: z.literal('cover-off'), cover: id }),
+  z.strictObject({ ...common, kind: z.literal('cover-on'), cover: id }),
+  z.strictObject({ ...common, kind: z.literal('left-off'), cover: id, reason: text }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('photo'),
+    photo: hash,
+    bytes: z.int().positive(),
+    widthPx: z.int().positive().max(20_000),
+    heightPx: z.int().positive().max(20_000),
+    shows: z.enum(photoShows),
+    caption: z.string().min(1).max(300).optional(),
+    handBack: z.boolean(),
+    about: z
+      .strictObject({
+        station: z.enum(stations).optional(),
+        entry: z.string().max(100).optional(),
+        step: id.optional(),
+        cover: id.optional(),
+        kitEnd: id.optional(),
+      })
+      .optional(),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('timer-started'),
+    what: z.string().min(1).max(200),
+    minutes: z.number().positive().max(6000),
+  }),
+  z.strictObject({ ...common, kind: z.literal('timer-stopped'), timer: z.string().min(1).max(100) }),
+  z.strictObject({ ...common, kind: z.literal('told'), text, to: z.string().min(1).max(80) }),
   z.strictObject({
     ...common,
     kind: z.literal('reading'),
@@ -74,8 +112,8 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
     ...common,
     kind: z.literal('choice'),
     choice: z.string().min(1).max(100),
-    value: z.string().min(1).max(200),
-    replaces: z.string().max(200).nullable(),
+    value: z.string().min(1).max(4000),
+    replaces: z.string().max(4000).nullable(),
   }),
   z.strictObject({
     ...common,

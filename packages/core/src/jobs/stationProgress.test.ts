@@ -4,7 +4,8 @@ import { asJournal, entryOf, gorseJob } from './journalCase.ts'
 import { jobFindings, openStops } from './jobFindings.ts'
 import type { NewEntry } from './model.ts'
 import { replay, trimOfRevision } from './replay.ts'
-import { stationProgress, stepsOf } from './stationProgress.ts'
+import { stationProgress } from './stationProgress.ts'
+import { stepsOf } from './workItems.ts'
 
 const after = (...entries: NewEntry[]) => replay(gorseJob, asJournal(entries))
 

@@ -1,7 +1,6 @@
-import { stations, type Station, type Step } from '../dossiers/index.ts'
-import { proposeMatches, type Match } from '../wiring/index.ts'
-import { locksOf } from './choices.ts'
+import { stations, type Station } from '../dossiers/index.ts'
 import type { JobDossiers, JobState } from './model.ts'
+import { workOf } from './workItems.ts'
 
 export interface StationProgress {
   station: Station
@@ -9,11 +8,6 @@ export interface StationProgress {
   made: number
   wanted: number
   done: boolean
-}
-
-/** What to do at a station, the machine's steps first. */
-export function stepsOf({ machine, kit }: JobDossiers, station: Station): Step[] {
-  return [...machine.steps, ...kit.steps].filter((step) => step.station === station)
 }
 
 /** How far each station is, in working order. */
@@ -38,18 +32,6 @@ function count(dossiers: JobDossiers, state: JobState, station: Station): { made
     const made = kit.ends.filter((end) => state.connections.some((connection) => connection.kitEnd === end.id))
     return { made: made.length, wanted: kit.ends.length }
   }
-  const steps = stepsOf(dossiers, station)
-  return { made: steps.filter((step) => step.id in state.stepsDone).length, wanted: steps.length }
+  const items = workOf(dossiers, state, station)
+  return { made: items.filter((item) => item.done).length, wanted: items.length }
 }
-
-/** Ends as the plan has them, choices of the job kept; computed once per pair of dossiers and set of choices. */
-export function planOf(dossiers: JobDossiers, state?: Pick<JobState, 'choices'>): Match[] {
-  const locks = state ? locksOf(dossiers.kit, state) : []
-  const key = JSON.stringify(locks)
-  const known = plans.get(dossiers) ?? new Map<string, Match[]>()
-  plans.set(dossiers, known)
-  const plan = known.get(key) ?? proposeMatches(dossiers.machine, dossiers.kit, locks)
-  known.set(key, plan)
-  return plan
-}
-const plans = new WeakMap<JobDossiers, Map<string, Match[]>>()

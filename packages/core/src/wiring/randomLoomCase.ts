@@ -121,6 +121,10 @@ export function randomLoom(seed: number, plugs: number): { machine: Machine; kit
     connectors,
     nets,
     wires,
+    covers: [],
+    places: [],
+    ways: [],
+    batteries: [],
     studs: base.studs
       .filter((stud) => ['battery-negative', 'battery-positive'].includes(stud.id))
       .map((stud) => ({ ...stud, net: stud.id === 'battery-negative' ? 'gnd' : 'bat' })),

@@ -2,11 +2,12 @@ import { quadEngine, rideCsv, simulateRide } from '@tidy-badger/core/engine-sim'
 import { defaultLimits, fitVersion, readLogBytes, suggestTrims } from '@tidy-badger/core/fuel-trim'
 import {
   currentTrim,
+  entryOfWork,
   planOf,
   requireTrimBasis,
   planTicks,
   replay,
-  stepsOf,
+  workOf,
   type EntryBody,
   type NewEntry,
 } from '@tidy-badger/core/jobs'
@@ -31,7 +32,7 @@ async function seedJob(rooms: Rooms, service: JobService, demo: DemoJob): Promis
   })
   const writer = entryWriter(demo)
   for (const station of stations.slice(0, stations.indexOf(demo.reached))) {
-    for (const body of stationWork(job, station)) writer.add(body)
+    for (const body of stationWork(job, station, writer.entries)) writer.add(body)
     if (station === 'trim')
       for (const [i, seed] of demo.rides.entries()) await takeRide(rooms, job, writer, seed, i + 1, true)
     writer.add({ kind: 'station-done', station })
@@ -40,7 +41,7 @@ async function seedJob(rooms: Rooms, service: JobService, demo: DemoJob): Promis
     for (const [i, seed] of demo.rides.entries())
       await takeRide(rooms, job, writer, seed, i + 1, demo.lastAccepted || i < demo.rides.length - 1)
   for (const body of (demo.ends ?? []).flatMap((end) => ticksOf(job, end))) writer.add(body)
-  if (demo.reached === 'hand-back') for (const body of stationWork(job, 'hand-back')) writer.add(body)
+  if (demo.reached === 'hand-back') for (const body of stationWork(job, 'hand-back', writer.entries)) writer.add(body)
   for (const body of demo.more) writer.add(body)
   await service.append(job.row.id, undefined, writer.entries)
 }
@@ -66,12 +67,14 @@ function ticksOf(job: LoadedJob, kitEnd: string): EntryBody[] {
 }
 
 /** What a fitter writes down at a station when all goes well. */
-function stationWork(job: LoadedJob, station: Station): EntryBody[] {
+function stationWork(job: LoadedJob, station: Station, so: readonly NewEntry[]): EntryBody[] {
   const { kit } = job.dossiers
   if (station === 'check-kit')
     return kit.parts.map((part) => ({ kind: 'part-checked', part: part.id, state: 'present' }))
   if (station === 'hook-up') return kit.ends.flatMap((end) => ticksOf(job, end.id))
-  return stepsOf(job.dossiers, station).flatMap((step): EntryBody[] => {
+  return workOf(job.dossiers, replay(job.dossiers, so), station).flatMap((item): EntryBody[] => {
+    if (item.kind !== 'step') return [entryOfWork(item)]
+    const { step } = item
     const { reading } = step
     const middle = reading ? ((reading.low ?? 0) + (reading.high ?? 0)) / 2 : 0
     return [

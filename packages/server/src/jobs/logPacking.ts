@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { largestLogBytes } from '@tidy-badger/core/fuel-trim'
 import type { JobFile } from '@tidy-badger/core/jobs'
+import { inspectPhoto } from '../photos/index.ts'
 import { Refusal } from '../platform/errors.ts'
 
 /** Logs up to this size stay readable in the job file; larger ones, and those that are no UTF-8, are packed. */
@@ -39,4 +40,17 @@ function unpacked(log: PackedLog, path: string): Buffer {
       message: 'The log in the file cannot be unpacked.',
     })
   }
+}
+
+/** @throws Refusal when it is not the photo it says it is, or still says where it was taken */
+export function unpackPhoto(photo: { hash: string; data: string }, path: string): Buffer {
+  const bytes = Buffer.from(photo.data, 'base64')
+  if (createHash('sha256').update(bytes).digest('hex') !== photo.hash)
+    throw new Refusal('unprocessable', {
+      code: 'hash-mismatch',
+      path: `${path}.hash`,
+      message: 'The photo was changed since it was written: its hash does not fit.',
+    })
+  inspectPhoto(bytes, `${path}.data`)
+  return bytes
 }

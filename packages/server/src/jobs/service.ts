@@ -17,7 +17,7 @@ import type { Erratum } from '@tidy-badger/core/wiring'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
 import { notFound, Refusal } from '../platform/errors.ts'
 import type { Rooms } from '../platform/rooms.ts'
-import { packLog, unpackLog } from './logPacking.ts'
+import { packLog, unpackLog, unpackPhoto } from './logPacking.ts'
 import type { Live } from './live.ts'
 import { jobRepository, type JobRow } from './repository.ts'
 
@@ -97,13 +97,19 @@ export function jobService(rooms: Rooms, dossiers: DossierService, live: Live) {
     return stamped
   }
 
-  async function requireLogs(entries: readonly NewEntry[]): Promise<void> {
+  async function requireFiles(entries: readonly NewEntry[]): Promise<void> {
     for (const [i, entry] of entries.entries())
       if (entry.kind === 'log-imported' && !(await rooms.files.has(entry.log)))
         throw new Refusal('unprocessable', {
           code: 'log-missing',
           path: `entries.${i}.log`,
           message: 'The bytes of this log have not arrived. Send them first.',
+        })
+      else if (entry.kind === 'photo' && !(await rooms.photos.has(entry.photo)))
+        throw new Refusal('unprocessable', {
+          code: 'photo-missing',
+          path: `entries.${i}.photo`,
+          message: 'The bytes of this photo have not arrived. Send them first.',
         })
   }
 
@@ -118,7 +124,7 @@ export function jobService(rooms: Rooms, dossiers: DossierService, live: Live) {
         ...plan.problems.map((problem) => ({ ...problem, head: headOf(job), entries: since })),
       )
     }
-    await requireLogs(entries)
+    await requireFiles(entries)
     const stamped = await write(job, plan.fresh)
     return {
       head: headOf(job),
@@ -137,7 +143,7 @@ export function jobService(rooms: Rooms, dossiers: DossierService, live: Live) {
       const plan = planAppend(job.dossiers, job.journal, fields)
       if (plan.kind !== 'append')
         throw new Refusal(plan.kind === 'unknown' ? 'unprocessable' : 'conflict', ...plan.problems)
-      await keepLogs(file)
+      await keepFiles(file)
       await write(job, plan.fresh)
       return {
         id: row.id,
@@ -148,11 +154,13 @@ export function jobService(rooms: Rooms, dossiers: DossierService, live: Live) {
     })
   }
 
-  async function keepLogs(file: JobFile): Promise<void> {
+  async function keepFiles(file: JobFile): Promise<void> {
     for (const [i, log] of file.logs.entries()) {
       const bytes = unpackLog(log, `logs.${i}`)
       await rooms.files.putBytes(bytes)
     }
+    for (const [i, photo] of (file.photos ?? []).entries())
+      await rooms.photos.putBytes(unpackPhoto(photo, `photos.${i}`))
   }
 
   /** The file's own consistency, replayed as if it were stored. */
@@ -193,7 +201,18 @@ export function jobService(rooms: Rooms, dossiers: DossierService, live: Live) {
         })
     })
     if (problems.length > 0) throw new Refusal('unprocessable', ...problems)
+    const photos = (file.photos ?? []).map((photo) => photo.hash)
+    file.journal.forEach((entry, i) => {
+      if (entry.kind === 'photo' && !photos.includes(entry.photo))
+        problems.push({
+          code: 'photo-missing',
+          path: `journal.${i}.photo`,
+          message: 'The file does not hold the bytes of this photo.',
+        })
+    })
+    if (problems.length > 0) throw new Refusal('unprocessable', ...problems)
     file.logs.forEach((log, i) => unpackLog(log, `logs.${i}`))
+    file.photos?.forEach((photo, i) => unpackPhoto(photo, `photos.${i}`))
     replay(jobDossiers, file.journal)
     return jobDossiers
   }
@@ -260,6 +279,7 @@ export function jobService(rooms: Rooms, dossiers: DossierService, live: Live) {
       inTurn(id, () => appendInTurn(id, base, entries)),
     async exportFile(id: string): Promise<JobFile> {
       const job = await load(id)
+      const photos = [...new Set(job.journal.flatMap((entry) => (entry.kind === 'photo' ? [entry.photo] : [])))]
       const hashes = [...new Set(job.journal.flatMap((entry) => (entry.kind === 'log-imported' ? [entry.log] : [])))]
       return {
         format: 'tidy-badger-job',
@@ -279,6 +299,13 @@ export function jobService(rooms: Rooms, dossiers: DossierService, live: Live) {
         ],
         journal: job.journal,
         logs: await Promise.all(hashes.map(async (hash) => packLog(hash, await rooms.files.read(hash)))),
+        ...(photos.length > 0
+          ? {
+              photos: await Promise.all(
+                photos.map(async (hash) => ({ hash, data: (await rooms.photos.read(hash)).toString('base64') })),
+              ),
+            }
+          : {}),
       }
     },
     async importFile(file: JobFile) {
@@ -286,7 +313,7 @@ export function jobService(rooms: Rooms, dossiers: DossierService, live: Live) {
       const same = (await repository.byId(file.job.id)) ?? (await repository.byOrigin(file.job.origin))
       if (same) return merge(same, file)
       for (const { document } of file.dossiers) await dossiers.store(document)
-      await keepLogs(file)
+      await keepFiles(file)
       const id = rooms.newId()
       const row: JobRow = {
         id,

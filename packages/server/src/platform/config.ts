@@ -2,6 +2,7 @@ import { resolve } from 'node:path'
 
 export interface Config {
   port: number
+  /** Where to listen; anything but 127.0.0.1 opens the door to paired devices only. */
   host: string
   dataFolder: string
   /** Fill an empty store with the demo jobs. */
@@ -17,9 +18,12 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
   const port = Number(env.PORT ?? 4310)
   if (!Number.isInteger(port) || port < 0 || port > 65535)
     throw new Error(`PORT is "${env.PORT}", but must be a whole number from 0 to 65535.`)
+  const host = (env.HOST ?? '').trim() || '127.0.0.1'
+  if (!/^[\w.:-]+$/.test(host))
+    throw new Error(`HOST is "${env.HOST}", but must be an address or a name of this machine.`)
   return {
     port,
-    host: '127.0.0.1',
+    host: host === 'localhost' ? '127.0.0.1' : host,
     dataFolder: resolve(root, env.TIDY_BADGER_DATA ?? 'data'),
     demo: env.TIDY_BADGER_DEMO === '1',
     webFolder: resolve(root, 'packages/web/dist'),

@@ -3,7 +3,17 @@ import type { Problem } from '@tidy-badger/core/shared'
 
 /** Every way a request can be refused. */
 export type RefusalKind =
-  'malformed' | 'unprocessable' | 'not-found' | 'method' | 'conflict' | 'too-large' | 'media-type' | 'too-slow'
+  | 'malformed'
+  | 'unpaired'
+  | 'forbidden'
+  | 'unprocessable'
+  | 'not-found'
+  | 'method'
+  | 'conflict'
+  | 'too-large'
+  | 'media-type'
+  | 'too-many'
+  | 'too-slow'
 
 /** Problems of the journal carry more: the head and the entries since, or what stands on an entry. */
 export type SentProblem = Problem & { head?: number; entries?: JournalEntry[]; dependents?: string[] }
@@ -28,6 +38,10 @@ export function statusOf(kind: RefusalKind): number {
   switch (kind) {
     case 'malformed':
       return 400
+    case 'unpaired':
+      return 401
+    case 'forbidden':
+      return 403
     case 'not-found':
       return 404
     case 'method':
@@ -40,6 +54,8 @@ export function statusOf(kind: RefusalKind): number {
       return 415
     case 'unprocessable':
       return 422
+    case 'too-many':
+      return 429
     case 'too-slow':
       return 503
   }

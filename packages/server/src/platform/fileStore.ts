@@ -16,8 +16,15 @@ export interface FileStore {
   stream(hash: string): Readable
 }
 
-export async function openFileStore(dataFolder: string): Promise<FileStore> {
-  const folder = join(dataFolder, 'logs')
+/** @param what the folder of this kind of file, and the word for one in a refusal */
+export async function openFileStore(
+  dataFolder: string,
+  what: { folder: string; tooLarge: string } = {
+    folder: 'logs',
+    tooLarge: 'The log is over 100 MB. Cut it into rides and import them one by one.',
+  },
+): Promise<FileStore> {
+  const folder = join(dataFolder, what.folder)
   const unfinished = join(folder, 'unfinished')
   await rm(unfinished, { recursive: true, force: true })
   await mkdir(unfinished, { recursive: true, mode: 0o700 })
@@ -43,7 +50,7 @@ export async function openFileStore(dataFolder: string): Promise<FileStore> {
                 throw new Refusal('too-large', {
                   code: 'file-too-large',
                   path: '',
-                  message: 'The log is over 100 MB. Cut it into rides and import them one by one.',
+                  message: what.tooLarge,
                 })
               digest.update(chunk)
               yield chunk
@@ -55,7 +62,7 @@ export async function openFileStore(dataFolder: string): Promise<FileStore> {
           throw new Refusal('unprocessable', {
             code: 'hash-mismatch',
             path: 'hash',
-            message: 'The bytes that arrived are not the ones announced. Send the log again.',
+            message: 'The bytes that arrived are not the ones announced. Send them again.',
           })
         await rename(draft, place(hash))
       } finally {
@@ -74,4 +81,12 @@ export async function openFileStore(dataFolder: string): Promise<FileStore> {
     read: (hash) => readFile(place(hash)),
     stream: (hash) => createReadStream(place(hash)),
   }
+}
+
+/** Photos of the jobs, kept beside the logs. */
+export function openPhotoStore(dataFolder: string): Promise<FileStore> {
+  return openFileStore(dataFolder, {
+    folder: 'photos',
+    tooLarge: 'The photo is over 4 MB. It is made smaller in the browser before it is sent; send it from there.',
+  })
 }

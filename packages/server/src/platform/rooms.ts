@@ -6,6 +6,7 @@ import type { Config } from './config.ts'
 export interface Rooms {
   db: Database
   files: FileStore
+  photos: FileStore
   config: Config
   now: () => string
   newId: () => string

@@ -212,15 +212,15 @@ describe('making a dossier', () => {
 
   test('a version is published once, the next must follow, and jobs keep theirs', async () => {
     const id = await newJob({ machine: { id: 'ostrel-pika-449' }, kit: { id: 'wren-core-34' } })
-    const next = { ...(await document()), version: 2, years: '2018 to 2024' }
+    const next = { ...(await document()), version: 3, years: '2018 to 2024' }
     expect((await app.ask('POST', '/api/dossiers', next)).status).toBe(201)
     expect((await app.ask('POST', '/api/dossiers', next)).status).toBe(201)
     const again = await app.ask('POST', '/api/dossiers', { ...next, years: 'other' })
     expect(again.status).toBe(409)
-    expect((again.body as { message: string }[])[0].message).toContain('is 3, not 2')
-    expect((await app.ask('GET', `/api/jobs/${id}`)).body).toMatchObject({ machine: { version: 1 } })
+    expect((again.body as { message: string }[])[0].message).toContain('is 4, not 3')
+    expect((await app.ask('GET', `/api/jobs/${id}`)).body).toMatchObject({ machine: { version: 2 } })
     const later = await newJob({ machine: { id: 'ostrel-pika-449' }, kit: { id: 'wren-core-34' } })
-    expect((await app.ask('GET', `/api/jobs/${later}`)).body).toMatchObject({ machine: { version: 2 } })
+    expect((await app.ask('GET', `/api/jobs/${later}`)).body).toMatchObject({ machine: { version: 3 } })
   })
 
   test('a draft machine is used with its gaps as findings, and goes with the exported job', async () => {

@@ -1,5 +1,5 @@
 import type { Station } from '@tidy-badger/core/dossiers'
-import type { JobDossiers, NewEntry } from '@tidy-badger/core/jobs'
+import { coverName, type JobDossiers, type NewEntry } from '@tidy-badger/core/jobs'
 import { targetWords } from '@tidy-badger/core/wiring'
 
 export const stationNames: Record<Station, string> = {
@@ -26,7 +26,7 @@ export function entryWords(entry: NewEntry, { machine, kit }: JobDossiers): stri
     case 'step-done':
       return [...machine.steps, ...kit.steps].find((step) => step.id === entry.step)?.text ?? entry.step
     case 'part-checked':
-      return `${kit.parts.find((part) => part.id === entry.part)?.name ?? entry.part}: ${entry.state}`
+      return `${kit.parts.find((part) => part.id === entry.part)?.name ?? entry.part}: ${entry.state}${entry.instead ? `, ${entry.instead}` : ''}`
     case 'reading':
       return `${entry.quantity}: ${entry.value} ${entry.unit}`
     case 'connected': {
@@ -60,6 +60,22 @@ export function entryWords(entry: NewEntry, { machine, kit }: JobDossiers): stri
       return `${entry.cells.length} trim cells accepted`
     case 'trim-loaded':
       return `Trim table read from ${entry.name}: ${entry.cells.length} cells changed`
+    case 'cover-off':
+      return `${coverName({ machine, kit }, entry.cover)} off`
+    case 'cover-on':
+      return `${coverName({ machine, kit }, entry.cover)} on`
+    case 'left-off':
+      return `${coverName({ machine, kit }, entry.cover)} stays off: ${entry.reason}`
+    case 'tool-checked':
+      return `Tool ${entry.tool}: ${entry.state}`
+    case 'photo':
+      return `Photo, ${entry.shows}${entry.caption ? `: ${entry.caption}` : ''}`
+    case 'timer-started':
+      return `Timer, ${entry.minutes} min: ${entry.what}`
+    case 'timer-stopped':
+      return 'Timer stopped'
+    case 'told':
+      return `Told to ${entry.to}: ${entry.text}`
     case 'undo':
       return 'Undone'
   }

@@ -1,3 +1,4 @@
+import { marlowAccess } from './accessOfCars.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
@@ -17,25 +18,16 @@ export function corvaneMarlow29(): Machine {
       years: '2009 to 2016',
       source: 'Glovebox side opened on two cars, every cavity buzzed through to its plug, 2026-05.',
       engine: { cylinders: 6, cooling: 'liquid', idleRpm: 680, limiterRpm: 6700, fuel: 'petrol', stoichAfr: 14.6 },
+      batteries: ['battery-negative'],
       steps: machineSteps({
         identity:
           'Read the plate in the left door frame: Marlow 2.9, and the year. From 2013 on the airflow meter has five pins in a black plug instead of four in a grey one.',
         identityWhy: 'The later meter carries the air temperature on a wire that looks like the signal.',
         batteries: 1,
         battery: { place: 'boot, right side, under the lid', torque: '6 N·m' },
+        discharge: { minutes: 3, why: 'the airbag unit behind the glovebox stays charged' },
         idle: [640, 740],
         byWire: true,
-        off: [
-          [
-            'glovebox',
-            'Glovebox out: five screws 20 six-lobe, press the damper off its pin. 8 min.',
-            'The yellow sheath behind it belongs to the airbag: leave it alone, lay nothing across it.',
-          ],
-          ['kick', 'Left kick panel off: one clip, pull rearwards. 2 min.'],
-          ['ecu-lid', 'Lid of the control unit off: two M6 nuts, 10 mm. 3 min.'],
-          ['scuttle', 'Scuttle cover at the bulkhead up: four pegs. It lies over the grommet. 4 min.'],
-        ],
-        closeUp: 'Lid, kick panel and glovebox with its damper; scuttle cover with four pegs.',
         prove: 'Two pulls in the same gear on the same stretch before and after, or a rolling road.',
         cautions: { cool: 'Hot manifold beside the airflow pipe; the fan may run on by itself.' },
       }),
@@ -62,6 +54,7 @@ export function corvaneMarlow29(): Machine {
       ],
     },
     {
+      access: marlowAccess,
       zones: `
         intake | Intake side, by the air filter | dry vibration
         engine | Top of the engine, under the cover | hot vibration

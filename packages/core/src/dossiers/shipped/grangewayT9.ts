@@ -1,3 +1,4 @@
+import { t9Access } from './accessOfFieldcraft.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
@@ -17,6 +18,7 @@ export function grangewayT9(): Machine {
       years: '2013 on',
       source: 'Co-operative harvester, engine deck open between seasons, 2026-02.',
       engine: { cylinders: 6, cooling: 'liquid', idleRpm: 900, limiterRpm: 2300, fuel: 'diesel', stoichAfr: 14.5 },
+      batteries: ['battery-negative'],
       steps: machineSteps({
         identity:
           'Read the plate at the cab ladder: T9. The long-chassis version has the ECU in the left, not the right deck box.',
@@ -25,21 +27,9 @@ export function grangewayT9(): Machine {
         batteries: 2,
         battery: { place: 'in the box behind the ladder', torque: '8 N·m' },
         afterRunMinutes: 20,
+        discharge: { minutes: 5, why: 'the injector drivers stay charged' },
+        coolMinutes: 40,
         idle: [870, 930],
-        off: [
-          [
-            'header',
-            'Header down on the ground, engine off, key out and in your pocket.',
-            'Belts and rotors turn after the engine stops: wait until everything stands.',
-          ],
-          [
-            'deck',
-            'Engine deck lid up: two latches, prop it. 3 min.',
-            'Work from the platform, both hands for the machine: three metres up.',
-          ],
-          ['shield', 'Turbo shield off: four M8 × 20. 8 min.', 'Above 200 °C for half an hour after work.'],
-        ],
-        closeUp: 'Turbo shield 22 N·m, chaff blown off the loom, deck lid latched.',
         prove: 'First hours on stock level in the field; then a step at a time by exhaust temperature.',
         cautions: {
           cool: 'Turbo, exhaust and chaff on them: fire. Blow the deck clean first, extinguisher within reach.',
@@ -60,6 +50,7 @@ export function grangewayT9(): Machine {
       ],
     },
     {
+      access: t9Access,
       zones: `
         head | Engine head, deck side | hot vibration
         bracket | Engine bracket, front | vibration
@@ -169,6 +160,10 @@ export function grangewayT9(): Machine {
         tells: 'The ECU sits in the left deck box.',
         zones: `
           deck-box-left | Left deck box | dry`,
+        covers: `
+          deck-lid-left | Left deck box lid | 5.60 -1.30 2.90 0.60 0.50 0.08 | header | 2/4/8 | 6 screws M6x16 hex head 10 6 N·m | rubber seal |`,
+        ways: `
+          zone:deck-box-left | above | header deck-lid-left | 1/2/4`,
         plugs: `
           ecu | ECU plug | ECU | deck-box-left | left deck box, large plug | sealed black rectangle two-ribs | lever red | ecu a 94 in 5`,
       },

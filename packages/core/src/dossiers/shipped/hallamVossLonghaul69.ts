@@ -1,3 +1,4 @@
+import { longhaulAccess } from './accessOfCars.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
@@ -17,6 +18,7 @@ export function hallamVossLonghaul69(): Machine {
       years: '2011 to 2018',
       source: 'Two trucks of the co-operative, wheel arch liner out, 2026-06.',
       engine: { cylinders: 8, cooling: 'liquid', idleRpm: 680, limiterRpm: 3500, fuel: 'diesel', stoichAfr: 14.5 },
+      batteries: ['battery-left-neg', 'battery-right-neg'],
       steps: machineSteps({
         identity:
           'Read the door plate: Longhaul 6.9 V8 TD, and the year. From 2015 on the rail sensor plug is grey with its pins in the order ground, signal, supply; before, supply, signal, ground.',
@@ -25,22 +27,10 @@ export function hallamVossLonghaul69(): Machine {
         batteries: 2,
         battery: { place: 'one in each front corner', torque: '6 N·m' },
         afterRunMinutes: 15,
+        discharge: { minutes: 5, why: 'the injector drivers and the airbag unit stay charged' },
+        coolMinutes: 45,
         idle: [650, 720],
         byWire: true,
-        off: [
-          [
-            'arch',
-            'Right front wheel and arch liner off: eight screws 25 six-lobe, six pegs. 25 min.',
-            'Truck on stands on firm ground before the wheel comes off.',
-          ],
-          ['cover', 'Engine cover off: pull straight up. 2 min.'],
-          [
-            'degas',
-            'Coolant bottle aside: two M6, hoses stay on. 5 min.',
-            'Hot coolant under pressure: the cap stays shut.',
-          ],
-        ],
-        closeUp: 'Coolant bottle, engine cover, arch liner with six pegs, wheel 165 N·m crosswise.',
         prove: 'One pull on the dyno on stock, then level by level; the exhaust temperature is the limit.',
         cautions: {
           cool: 'Both turbos in the valley stay above 200 °C for half an hour.',
@@ -61,6 +51,7 @@ export function hallamVossLonghaul69(): Machine {
       ],
     },
     {
+      access: longhaulAccess,
       zones: `
         right-head | Behind the right head, through the wheel arch | hot vibration
         left-head | Left head | hot vibration

@@ -1,3 +1,4 @@
+import { packhorseAccess } from './accessOfCars.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
@@ -17,6 +18,7 @@ export function hallamVossPackhorse62(): Machine {
       years: '2012 to 2019',
       source: 'Three trucks of the co-operative, engine loom followed from plug to plug, 2026-04 to 06.',
       engine: { cylinders: 6, cooling: 'liquid', idleRpm: 720, limiterRpm: 3300, fuel: 'diesel', stoichAfr: 14.5 },
+      batteries: ['battery-left-neg', 'battery-right-neg'],
       steps: machineSteps({
         identity:
           'Read the door plate: Packhorse 6.2 TD, and the year. From 2016 on the boost sensor has a grey plug and measures temperature too.',
@@ -25,24 +27,9 @@ export function hallamVossPackhorse62(): Machine {
         batteries: 2,
         battery: { place: 'one in each front corner of the engine bay', torque: '6 N·m' },
         afterRunMinutes: 15,
+        discharge: { minutes: 5, why: 'the injector drivers and the airbag unit stay charged' },
         idle: [680, 760],
         byWire: true,
-        off: [
-          ['cover', 'Engine cover off: pull straight up, four rubber mounts. 2 min.'],
-          [
-            'battery-right',
-            'Right battery out with its tray: clamp M8, tray three M8 × 25. 20 min.',
-            'Heavy: 27 kg. Carry it low, terminals covered.',
-          ],
-          [
-            'intake-pipe',
-            'Intake pipe off between filter and turbo: two clamps. 6 min.',
-            'Towel into the open turbo: nothing may fall in.',
-          ],
-          ['column-cover', 'Lower column cover off: four screws 20 six-lobe. 5 min.'],
-        ],
-        closeUp:
-          'Intake pipe with both clamps, battery tray and battery, engine cover on all four mounts, column cover.',
         prove:
           'One pull on the dyno on stock, then level by level; the exhaust temperature is the limit, not the curve.',
         cautions: {
@@ -64,6 +51,7 @@ export function hallamVossPackhorse62(): Machine {
       ],
     },
     {
+      access: packhorseAccess,
       zones: `
         rail | Top of the engine, rail side | hot vibration
         turbo | Turbo side, above the exhaust manifold | hot vibration

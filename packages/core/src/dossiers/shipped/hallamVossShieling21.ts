@@ -1,3 +1,4 @@
+import { shielingAccess } from './accessOfCars.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
@@ -17,6 +18,7 @@ export function hallamVossShieling21(): Machine {
       years: '2011 to 2018',
       source: "The co-operative's delivery ute, engine loom opened at the rail, 2026-05.",
       engine: { cylinders: 4, cooling: 'liquid', idleRpm: 800, limiterRpm: 4500, fuel: 'diesel', stoichAfr: 14.5 },
+      batteries: ['battery-negative'],
       steps: machineSteps({
         identity:
           'Read the plate on the door post: Shieling 2.1 TD. From 2015 on the boost sensor measures temperature too and has four pins.',
@@ -25,13 +27,9 @@ export function hallamVossShieling21(): Machine {
         batteries: 1,
         battery: { place: 'front left of the engine bay', torque: '6 N·m' },
         afterRunMinutes: 10,
+        discharge: { minutes: 5, why: 'the injector drivers stay charged' },
         idle: [760, 840],
         byWire: true,
-        off: [
-          ['cover', 'Engine cover off: pull straight up, four rubber mounts. 2 min.'],
-          ['filter-box', 'Air filter box out: two M6, one clamp, airflow plug. 6 min.', 'Towel into the turbo pipe.'],
-        ],
-        closeUp: 'Air filter box with its clamp and plug, engine cover.',
         prove: 'Same hill, same load, same gear, before and after; watch for smoke.',
       }),
       filters: {
@@ -48,6 +46,7 @@ export function hallamVossShieling21(): Machine {
       ],
     },
     {
+      access: shielingAccess,
       zones: `
         rail | Top of the engine, rail side | hot vibration
         turbo | Turbo side | hot vibration

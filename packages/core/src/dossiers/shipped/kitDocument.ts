@@ -15,6 +15,7 @@ type Facts = Pick<
   | 'settings'
   | 'cautions'
   | 'returnToStock'
+  | 'places'
 > & {
   ends: string
   sockets?: Socket[]
@@ -65,6 +66,15 @@ const taps: Kit['taps'] = [
   },
 ]
 
+/** What from any shelf does as well as the kit's own. */
+const fromShelf: Record<string, string | undefined> = {
+  ties: 'any UV-fast tie of the same width',
+  pad: 'double-sided foam tape for vehicles',
+  tap: 'a tap of the same wire range',
+  sleeve: 'a crimp with sealed sleeve of the same wire range',
+  'lead-cap': 'heat-shrink, folded and closed hot',
+}
+
 /** A whole kit document from its sheet. */
 export function kitDocument(facts: Facts): Kit {
   const {
@@ -86,7 +96,7 @@ export function kitDocument(facts: Facts): Kit {
   const tags = read.map((end) => end.tag).join(', ')
   return {
     kind: 'kit',
-    version: 1,
+    version: 2,
     ...plain,
     ends: read,
     ...(sockets ? { sockets } : {}),
@@ -98,8 +108,14 @@ export function kitDocument(facts: Facts): Kit {
     parts: [
       { id: 'module', name: facts.module.name, count: 1, missing: 'stop' },
       { id: 'loom', name: `Loom with tags ${tags}`, count: 1, missing: 'stop' },
-      ...parts.map(([id, name, count, missing = 'note']): KitPart => ({ id, name, count, missing })),
-      { id: 'ties', name: 'Cable ties 150 mm', count: 20, missing: 'note' },
+      ...parts.map(([id, name, count, missing = 'note']): KitPart => ({
+        id,
+        name,
+        count,
+        missing,
+        ...(missing === 'note' && fromShelf[id] ? { instead: fromShelf[id] } : {}),
+      })),
+      { id: 'ties', name: 'Cable ties 150 mm', count: 20, missing: 'note', instead: fromShelf.ties },
       { id: 'sheet', name: 'Instruction sheet', count: 1, missing: 'note' },
     ],
     ...(trim ? { trim } : {}),
@@ -109,17 +125,41 @@ export function kitDocument(facts: Facts): Kit {
         station: 'lay-loom',
         text: lay,
         caution: 'Away from hot pipes, turning parts, the steering and every place where a seat or lid presses down.',
+        minutes: { best: 6, likely: 12, worst: 25 },
       },
-      { id: 'trial-mount', station: 'lay-loom', text: mount },
-      { id: 'stick', station: 'tie-down', text: 'Clean the place, fix the module for good, press or screw it firm.' },
+      {
+        id: 'baseline',
+        station: 'make-safe',
+        text: 'A gain is to be proved later: write down one warm pull or a steady mixture reading now, before anything is unplugged.',
+        why: 'A claim can only be tested against the machine as it came in.',
+        caution: 'Running engine only in the open or with extraction: carbon monoxide.',
+        minutes: { best: 4, likely: 10, worst: 20 },
+      },
+      { id: 'trial-mount', station: 'lay-loom', text: mount, minutes: { best: 2, likely: 4, worst: 10 } },
+      {
+        id: 'clean',
+        station: 'tie-down',
+        text: 'Clean the place of the module with spirit.',
+        minutes: { best: 1, likely: 2, worst: 5 },
+        wait: { minutes: 5, why: 'until the place is dry' },
+      },
+      {
+        id: 'stick',
+        station: 'tie-down',
+        text: 'Fix the module for good, press or screw it firm.',
+        after: ['clean'],
+        minutes: { best: 2, likely: 4, worst: 10 },
+        wait: { minutes: 20, why: 'until the adhesive carries' },
+      },
       {
         id: 'tie-loom',
         station: 'tie-down',
         text: 'Tie the loom every 120 mm to the factory loom, bundle the spare length, cut the tails flush.',
         caution: 'Nothing over a sharp edge, nothing on hot parts, slack where things move.',
+        minutes: { best: 8, likely: 15, worst: 25 },
       },
-      { id: 'module-lamp', station: 'wake', text: lamp },
-      { id: 'authority', station: 'wake', text: authority },
+      { id: 'module-lamp', station: 'wake', text: lamp, minutes: { best: 1, likely: 1, worst: 3 } },
+      { id: 'authority', station: 'wake', text: authority, minutes: { best: 3, likely: 6, worst: 15 } },
       ...more,
       ...(tune === undefined
         ? []

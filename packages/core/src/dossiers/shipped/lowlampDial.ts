@@ -8,6 +8,11 @@ export function lowlampDial(): Kit {
     model: 'Dial',
     system: 'air-fuel gauge with wideband sensor',
     source: "Laid out and measured on the yard's bench, 2026-05.",
+    places: [
+      { machine: 'pellick-gorse-430', place: 'bar-mount' },
+      { machine: 'ostrel-kittiwake-640', place: 'bar-clamp' },
+      { machine: 'pellick-skua-960', place: 'dash-right' },
+    ],
     fits: ['pellick-gorse-430', 'ostrel-kittiwake-640', 'pellick-skua-960'],
     module: { name: 'Dial', supplyA: 1.2, idleMa: 60 },
     trunkM: 0.4,

@@ -1,5 +1,6 @@
 import type { Connector, Machine, Net, Stud, Variant, Wire, Zone } from '../model.ts'
-import { fields, linesOf, readMachineSheet, type MachineSheet, type SheetParts } from './machineSheet.ts'
+import { readMachineSheet, type MachineSheet, type SheetParts } from './machineSheet.ts'
+import { fields, linesOf } from './sheetLines.ts'
 
 /** Years or markets of a machine, written as what differs in the sheet. */
 export interface VariantSheet {
@@ -11,18 +12,35 @@ export interface VariantSheet {
   plugs?: string
   studs?: string
   zones?: string
+  covers?: string
+  places?: string
+  ways?: string
   /** Ids of lines that are not there. */
   without?: string[]
 }
 
-type Facts = Omit<Machine, 'kind' | 'version' | 'zones' | 'connectors' | 'nets' | 'wires' | 'studs' | 'variants'>
+type Facts = Omit<
+  Machine,
+  | 'kind'
+  | 'version'
+  | 'zones'
+  | 'connectors'
+  | 'nets'
+  | 'wires'
+  | 'studs'
+  | 'variants'
+  | 'covers'
+  | 'places'
+  | 'ways'
+  | 'body'
+>
 
 /** A whole machine document from its sheet; variants are worked out by comparing whole looms. */
 export function machineDocument(facts: Facts, sheet: MachineSheet, variants: readonly VariantSheet[] = []): Machine {
   const base = readMachineSheet(sheet)
   return {
     kind: 'machine',
-    version: 1,
+    version: 2,
     ...facts,
     ...base,
     variants: variants.map((variant) => difference(base, variant, readMachineSheet(changed(sheet, variant)))),
@@ -41,16 +59,23 @@ function changed(sheet: MachineSheet, variant: VariantSheet): MachineSheet {
     nets: merge(sheet.nets, variant.nets),
     plugs: merge(sheet.plugs, variant.plugs),
     studs: merge(sheet.studs, variant.studs),
+    access: {
+      ...sheet.access,
+      covers: merge(sheet.access.covers, variant.covers),
+      places: merge(sheet.access.places, variant.places),
+      ways: waysOf(merge(sheet.access.ways, variant.ways), without),
+    },
   }
 }
 
 function idOf(line: string): string {
-  const [head] = fields(line, line.split('|').length)
+  const [head, from] = fields(line, line.split('|').length)
+  if (head.includes(':')) return `${head} ${from}`
   return head.replace(/^\*([a-z]\s+)?/, '').trim()
 }
 
 function difference(base: SheetParts, variant: VariantSheet, whole: SheetParts): Variant {
-  const lists = ['zones', 'connectors', 'nets', 'wires', 'studs'] as const
+  const lists = ['zones', 'connectors', 'nets', 'wires', 'studs', 'covers', 'places', 'ways'] as const
   const differing = <T extends { id: string }>(before: readonly T[], after: readonly T[]) => {
     const known = new Map(before.map((item) => [item.id, JSON.stringify(item)]))
     return after.filter((item) => known.get(item.id) !== JSON.stringify(item))
@@ -69,7 +94,17 @@ function difference(base: SheetParts, variant: VariantSheet, whole: SheetParts):
     wires: differing<Wire>(base.wires, whole.wires),
     studs: differing<Stud>(base.studs, whole.studs),
     steps: [],
+    covers: differing(base.covers, whole.covers),
+    places: differing(base.places, whole.places),
+    ways: differing(base.ways, whole.ways),
   }
+}
+
+/** Ways to what a variant does not have are not there either. */
+function waysOf(text: string, without: ReadonlySet<string>): string {
+  return linesOf(text)
+    .filter((line) => !without.has(line.split('|')[0].trim().split(':')[1]))
+    .join('\n')
 }
 
 /** Lines made for each of several cylinders or sides. */

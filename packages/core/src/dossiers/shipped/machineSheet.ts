@@ -16,7 +16,9 @@ import {
   type WirePlace,
   type Zone,
 } from '../model.ts'
+import { readAccessSheet, type AccessSheet } from './accessSheet.ts'
 import { meterStates, signalKinds, signalRoles, type MeterReading, type SignalSort } from '../signals.ts'
+import { fields, linesOf, oneOf } from './sheetLines.ts'
 import { colourNames } from '../colours.ts'
 
 /**
@@ -32,9 +34,11 @@ export interface MachineSheet {
   plugs: string
   /** `id | name | net | zone | place | thread, mm` */
   studs: string
+  access: AccessSheet
 }
 
-export type SheetParts = Pick<Machine, 'zones' | 'nets' | 'connectors' | 'wires' | 'studs'>
+export type SheetParts = Pick<Machine, 'zones' | 'nets' | 'connectors' | 'wires' | 'studs'> &
+  Required<Pick<Machine, 'covers' | 'places' | 'ways' | 'body'>>
 
 /** Reads a sheet. @throws with the line that cannot be read; the result is still to be checked as a document. */
 export function readMachineSheet(sheet: MachineSheet): SheetParts {
@@ -50,8 +54,14 @@ export function readMachineSheet(sheet: MachineSheet): SheetParts {
     return { id, name, net, zone, place, threadMm: Number(thread) }
   })
   const connectors = linesOf(sheet.plugs).map((line) => readPlug(line, nets, at))
+  const { at: middles, ...access } = readAccessSheet(sheet.access)
   return {
-    zones: linesOf(sheet.zones).map(readZone),
+    ...access,
+    zones: linesOf(sheet.zones).map((line) => {
+      const zone = readZone(line)
+      const middle = middles.get(zone.id)
+      return middle ? { ...zone, at: middle } : zone
+    }),
     nets: nets.map((item) => item.net),
     connectors,
     wires: nets.flatMap((item) => wiresOf(item, places.get(item.net.id) ?? [])),
@@ -72,26 +82,6 @@ interface SheetNet {
   colour: WireColour
   areaMm2: number
   ecu: string | null
-}
-
-export function linesOf(text: string): string[] {
-  return text
-    .split('\n')
-    .map((line) => line.trim())
-    .filter((line) => line !== '')
-}
-
-export function fields(line: string, count: number): string[] {
-  const parts = line.split('|').map((part) => part.trim())
-  if (parts.length > count || parts.length < count - 1)
-    throw new Error(`sheet: ${count} fields wanted, ${parts.length} found in "${line}"`)
-  return [...parts, ...Array<string>(count - parts.length).fill('')]
-}
-
-export function oneOf<T extends string>(list: readonly T[], word: string, line: string): T {
-  const found = list.find((item) => item === word)
-  if (found === undefined) throw new Error(`sheet: "${word}" is none of ${list.join(', ')} in "${line}"`)
-  return found
 }
 
 export function sheetColour(text: string, line: string): WireColour {

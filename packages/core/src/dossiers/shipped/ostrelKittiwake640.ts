@@ -1,3 +1,4 @@
+import { kittiwakeAccess } from './accessOfCycles.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
@@ -18,6 +19,7 @@ export function ostrelKittiwake640(): Machine {
       years: '2014 to 2021',
       source: 'Loom taken out and buzzed through on the yard bench, 2026-02; voltages from the running machine.',
       engine: { cylinders: 4, cooling: 'liquid', idleRpm: 1300, limiterRpm: 14000, fuel: 'petrol', stoichAfr: 14.6 },
+      batteries: ['battery-negative'],
       steps: machineSteps({
         identity:
           'Read the frame plate: Kittiwake 640 Four, and the year. From 2018 on the oxygen sensor plug has four pins instead of one.',
@@ -25,20 +27,6 @@ export function ostrelKittiwake640(): Machine {
         batteries: 1,
         battery: { place: "under the rider's seat, front post", torque: '4 N·m' },
         idle: [1200, 1400],
-        off: [
-          ['seat', "Rider's seat off: two M6 × 16, 5 mm hex, under the rear flaps. 2 min."],
-          [
-            'tank',
-            'Tank up: one M6 × 25 in front, prop it; for the upper row take it off, vent hoses and pump plug first. 18 min.',
-            'Petrol vapour when the line opens: rag, no flames. A full tank needs two people.',
-          ],
-          [
-            'airbox',
-            'Airbox off: eight screws inside the lid, four clamps below, breather hose. 15 min.',
-            'Cover the open throttle bodies with a towel at once.',
-          ],
-        ],
-        closeUp: 'Airbox with its four clamps and breather, tank with vent hoses, seat. Count the clamps: four.',
         prove: 'Ride it warm on a closed road or take it to a rolling road; full load above 10,000 rpm belongs there.',
         cautions: { cool: 'Hot head right under the throttle bodies; the collector stays hot for half an hour.' },
       }),
@@ -65,6 +53,7 @@ export function ostrelKittiwake640(): Machine {
       ],
     },
     {
+      access: kittiwakeAccess,
       zones: `
         throttle-bodies | Throttle bodies, under the airbox | vibration
         airbox | Airbox, under the tank | dry

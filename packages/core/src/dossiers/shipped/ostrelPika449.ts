@@ -1,4 +1,5 @@
 import type { Machine } from '../model.ts'
+import { pikaAccess } from './accessOfCycles.ts'
 import { machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 
@@ -13,23 +14,16 @@ export function ostrelPika449(): Machine {
       years: '2018 on',
       source: 'Loom of the yard machine laid on the bench, 2026-01.',
       engine: { cylinders: 1, cooling: 'liquid', idleRpm: 1750, limiterRpm: 9500, fuel: 'petrol', stoichAfr: 14.6 },
+      batteries: ['battery-negative'],
       steps: machineSteps({
         identity:
           'Read the frame: Pika 449, and the year. The enduro market version has no lamps and no side stand switch.',
         identityWhy: 'Without lamps there is no lamp circuit to take power from.',
         batteries: 1,
         battery: { place: 'in the airbox side, left', torque: '3 N·m' },
+        discharge: { minutes: 2, why: 'the ignition holds 350 V' },
         idle: [1650, 1850],
         byWire: true,
-        off: [
-          ['seat', 'Seat off: one M6 × 20 behind, 8 mm. 1 min.'],
-          [
-            'tank',
-            'Tank off: one M6 × 30, pump plug and the quick coupling of the fuel line. 8 min.',
-            'Petrol vapour at the coupling: rag, no flames.',
-          ],
-        ],
-        closeUp: 'Tank with its coupling (pull at it: it must hold), seat.',
         prove: 'Ride it warm over ground you know, alone on the trail, first on the soft map.',
       }),
       target: {
@@ -55,6 +49,7 @@ export function ostrelPika449(): Machine {
       ],
     },
     {
+      access: pikaAccess,
       zones: `
         tank | Under the tank | vibration
         throttle | Throttle body, behind the shock | wet vibration

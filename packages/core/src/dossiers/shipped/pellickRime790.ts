@@ -1,4 +1,5 @@
 import type { Machine } from '../model.ts'
+import { rimeAccess } from './accessOfFieldcraft.ts'
 import { machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 
@@ -13,6 +14,7 @@ export function pellickRime790(): Machine {
       years: '2016 on',
       source: 'Rescue machine of the upper hut, belly pan off, 2026-03.',
       engine: { cylinders: 2, cooling: 'liquid', idleRpm: 1600, limiterRpm: 8300, fuel: 'petrol', stoichAfr: 14.6 },
+      batteries: ['battery-negative'],
       steps: machineSteps({
         identity:
           'Read the tunnel plate: Rime 790. With electric start there is a battery in the nose; without, power comes from the bench when the engine stands.',
@@ -20,17 +22,8 @@ export function pellickRime790(): Machine {
         batteries: 1,
         battery: { place: 'in the nose, left', torque: '4 N·m' },
         pressure: 'Let the fuel pressure down: pull the pump plug, pull the engine over ten times, plug back.',
+        discharge: { minutes: 2, why: 'the ignition holds 300 V' },
         idle: [1500, 1700],
-        off: [
-          ['side-panels', 'Both side panels open: two quarter-turn screws each. 2 min.'],
-          ['hood', 'Hood off: four M6 × 16 and the lamp plug. 4 min.'],
-          [
-            'airbox',
-            'Airbox out: two springs, four rubber bands, temperature plug. 10 min.',
-            'Towel into the open throttle bodies.',
-          ],
-        ],
-        closeUp: 'Airbox with both springs, hood with its lamp plug, panels.',
         prove:
           'Ride it warm on a groomed run and read the exhaust temperatures; a two-stroke that goes lean seizes at once.',
         cautions: {
@@ -51,6 +44,7 @@ export function pellickRime790(): Machine {
       ],
     },
     {
+      access: rimeAccess,
       zones: `
         throttle | Throttle bodies | vibration
         engine | Engine, front | hot vibration

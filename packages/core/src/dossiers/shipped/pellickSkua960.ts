@@ -1,4 +1,5 @@
 import type { Machine } from '../model.ts'
+import { skuaAccess } from './accessOfFieldcraft.ts'
 import { machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 
@@ -13,6 +14,7 @@ export function pellickSkua960(): Machine {
       years: '2017 on',
       source: "The ropeway crew's machine, floor and seats out, 2026-06.",
       engine: { cylinders: 2, cooling: 'liquid', idleRpm: 1200, limiterRpm: 8600, fuel: 'petrol', stoichAfr: 14.6 },
+      batteries: ['battery-negative'],
       steps: machineSteps({
         identity:
           'Read the plate at the right seat frame: Skua 960 S. The working version with a tipping bed has a second plug at the tail lamp.',
@@ -21,17 +23,6 @@ export function pellickSkua960(): Machine {
         battery: { place: "under the passenger's seat", torque: '5 N·m' },
         idle: [1120, 1280],
         byWire: true,
-        off: [
-          ['seats', 'Both seats out: one lever each, lift and pull. 2 min.'],
-          [
-            'engine-lid',
-            'Engine lid off: six quarter-turn screws. 4 min.',
-            'The silencer lies right beside it and stays hot.',
-          ],
-          ['hood', 'Hood up: two rubber straps. 1 min.'],
-          ['tunnel', 'Tunnel cover off: eight M6 × 20 with washers, 30 six-lobe. 8 min.'],
-        ],
-        closeUp: 'Tunnel cover with all eight washers, engine lid, seats: pull at each until it stays.',
         prove: 'Drive it warm on the service road, the passenger reads the dial.',
       }),
       target: {
@@ -57,6 +48,7 @@ export function pellickSkua960(): Machine {
       ],
     },
     {
+      access: skuaAccess,
       zones: `
         throttle | Throttle body, under the engine lid | hot vibration
         engine | Engine, rear side | hot wet vibration

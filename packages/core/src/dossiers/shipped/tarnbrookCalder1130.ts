@@ -1,4 +1,5 @@
 import type { Machine } from '../model.ts'
+import { calderAccess } from './accessOfCycles.ts'
 import { machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 
@@ -13,6 +14,7 @@ export function tarnbrookCalder1130(): Machine {
       years: '2015 on',
       source: "The guest house's own machine, fairing lowers off, 2026-04.",
       engine: { cylinders: 2, cooling: 'air', idleRpm: 950, limiterRpm: 6800, fuel: 'petrol', stoichAfr: 14.6 },
+      batteries: ['battery-negative'],
       steps: machineSteps({
         identity:
           'Read the frame plate: Calder 1130 V. From 2019 on the bus socket under the seat has six pins, earlier four.',
@@ -21,17 +23,6 @@ export function tarnbrookCalder1130(): Machine {
         battery: { place: 'under the seat, right post', torque: '5 N·m' },
         idle: [900, 1050],
         byWire: true,
-        off: [
-          ['seat', 'Seat off: one M6 × 20 behind, slide rearwards. 2 min.'],
-          ['lower-left', 'Left fairing lower off: three M6 × 16 and a peg at the crash bar. 6 min.'],
-          ['lower-right', 'Right fairing lower off: the same. 6 min.'],
-          [
-            'tank',
-            'Tank up: two M8 × 35 in front, prop under the front edge, pump plug off. 12 min.',
-            'Petrol vapour: rag, no flames.',
-          ],
-        ],
-        closeUp: 'Tank down (22 N·m), fairing lowers with their pegs, seat.',
         prove: 'Ride it warm on the road; the box learns while riding, the dial is only glanced at.',
         cautions: { cool: 'Air-cooled: both cylinders stay hot for an hour, the rear one longest.' },
       }),
@@ -58,6 +49,7 @@ export function tarnbrookCalder1130(): Machine {
       ],
     },
     {
+      access: calderAccess,
       zones: `
         vee | Between the cylinders, under the tank | hot vibration
         lower-left | Behind the left fairing lower | wet

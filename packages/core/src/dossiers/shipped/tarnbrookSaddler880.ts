@@ -1,3 +1,4 @@
+import { saddlerAccess } from './accessOfCycles.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
@@ -16,6 +17,7 @@ export function tarnbrookSaddler880(): Machine {
       years: '2017 to 2023',
       source: 'Two machines of the yard, looms opened at the shrouds, 2026-03; colours checked against both.',
       engine: { cylinders: 2, cooling: 'liquid', idleRpm: 1250, limiterRpm: 9500, fuel: 'petrol', stoichAfr: 14.6 },
+      batteries: ['battery-negative'],
       steps: machineSteps({
         identity:
           'Read the steering head plate: Saddler 880, and the year. From 2020 on there is a quick-shift sensor on the gear rod.',
@@ -24,21 +26,6 @@ export function tarnbrookSaddler880(): Machine {
         battery: { place: 'under the left radiator shroud', torque: '4 N·m' },
         idle: [1150, 1350],
         byWire: true,
-        off: [
-          ['shroud-left', 'Left radiator shroud off: five M5 × 16, 4 mm hex, and two pegs at the tank. 6 min.'],
-          ['shroud-right', 'Right radiator shroud off: the same five screws and two pegs. 6 min.'],
-          [
-            'tank',
-            'Tank off: two M8 × 30 in front, one M6 behind, pump plug and the fuel line under its clip. 18 min.',
-            'Petrol vapour when the line opens: rag, no flames. Above half full it takes two people.',
-          ],
-          [
-            'airbox',
-            'Airbox off: three screws, two clamps, the temperature plug stays in the lid. 15 min.',
-            'Towel over the open throttle bodies at once.',
-          ],
-        ],
-        closeUp: 'Airbox with both clamps, tank (front 22 N·m), shrouds with their four pegs.',
         prove: 'Ride it warm over ground you know, first on the road, standing on the pegs once: nothing rattles.',
         cautions: { cool: 'The collector passes right under the left shroud and stays hot.' },
       }),
@@ -65,6 +52,7 @@ export function tarnbrookSaddler880(): Machine {
       ],
     },
     {
+      access: saddlerAccess,
       zones: `
         throttle | Throttle bodies, under the airbox | vibration
         airbox | Airbox, under the tank | dry

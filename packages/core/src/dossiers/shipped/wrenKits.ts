@@ -130,6 +130,10 @@ export function wrenSelector(): Kit {
     model: 'Selector',
     system: 'rotary level switch',
     source: "Laid out and measured on the yard's bench, 2026-06.",
+    places: [
+      { machine: 'hallam-voss-packhorse-62', place: 'dash-knee' },
+      { machine: 'hallam-voss-longhaul-69', place: 'dash-knee' },
+    ],
     fits: ['hallam-voss-longhaul-69', 'hallam-voss-packhorse-62'],
     module: { name: 'Selector', supplyA: 0.06, idleMa: 0.4, sleeps: true },
     trunkM: 0.3,

@@ -1,0 +1,138 @@
+import type { Flavour } from '../shared/index.ts'
+
+export type CoverId = Flavour<'cover'>
+export type PlaceId = Flavour<'place'>
+
+export const driveKinds = ['hex socket', 'hex head', 'six-lobe', 'cross', 'slot'] as const
+export type DriveKind = (typeof driveKinds)[number]
+
+export const fastenerKinds = [
+  'screw',
+  'nut',
+  'stud nut',
+  'quarter-turn',
+  'clamp',
+  'clip',
+  'peg',
+  'latch',
+  'strap',
+  'spring',
+  'plug',
+  'hose',
+  'coupling',
+  'washer',
+] as const
+export type FastenerKind = (typeof fastenerKinds)[number]
+
+/** What holds a cover. */
+export interface Fastener {
+  count: number
+  kind: FastenerKind
+  /** Metric thread, mm. */
+  threadMm?: number
+  lengthMm?: number
+  /** Missing: opened by hand. `size` is across flats in mm, or the number of a six-lobe or cross. */
+  drive?: { kind: DriveKind; size?: number }
+  torqueNm?: number
+  threadlock?: boolean
+  note?: string
+}
+
+/** Three points of a time, min. Equal where only one figure is known. */
+export interface Minutes {
+  best: number
+  likely: number
+  worst: number
+}
+
+/**
+ * A block in the machine's own axes, m: `x` from the front end rearwards, `y` from the middle to the right,
+ * `z` up from the ground; the centre, then length, width and height.
+ */
+export interface Box {
+  x: number
+  y: number
+  z: number
+  length: number
+  width: number
+  height: number
+}
+
+/** Something that is in the way: a cover, a seat, a tank, a tray. */
+export interface Cover {
+  id: CoverId
+  name: string
+  box?: Box
+  /** What must be off before this one can come off. */
+  after: CoverId[]
+  off: Minutes
+  on: Minutes
+  fasteners: Fastener[]
+  /** Tools beyond those its fasteners need. */
+  tools?: string[]
+  /** Small things that come away with it and must go back. */
+  saves: string[]
+  /** Takes a second pair of hands. */
+  helper?: boolean
+  /** Must be back before the engine runs. */
+  run?: boolean
+  /** Waits until the machine is cold. */
+  hot?: boolean
+  how?: string
+  caution?: string
+}
+
+/** A place where a module can sit. */
+export interface MountPlace {
+  id: PlaceId
+  name: string
+  zone: string
+  place: string
+}
+
+export const wayFroms = ['above', 'below', 'left', 'right', 'front', 'rear', 'inside'] as const
+export type WayFrom = (typeof wayFroms)[number]
+
+export type WayTarget = { zone: string } | { connector: string } | { stud: string } | { place: string }
+
+/**
+ * One way to reach something. A way to a zone holds for everything in it that has no way of its own.
+ * Its minutes are those of the work at one plug, stud or place by this way, there and back.
+ */
+export interface AccessWay {
+  id: string
+  to: WayTarget
+  from: WayFrom
+  needs: CoverId[]
+  minutes: Minutes
+  helper?: boolean
+  note?: string
+  caution?: string
+}
+
+export const bodyForms = [
+  'motorcycle',
+  'quad',
+  'side-by-side',
+  'snow machine',
+  'car',
+  'pickup',
+  'field machine',
+] as const
+export type BodyForm = (typeof bodyForms)[number]
+
+/** Size of the machine, m, for drawing it and for the way around it. */
+export interface Body {
+  form: BodyForm
+  lengthM: number
+  widthM: number
+  heightM: number
+  wheelbaseM: number
+  wheelM: number
+}
+
+/** A time after which something may go on; nobody has to stand beside it. */
+export interface Wait {
+  minutes: number
+  why: string
+}

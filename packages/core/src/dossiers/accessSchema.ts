@@ -1,0 +1,101 @@
+import { z } from 'zod'
+import type { ShapeOf } from '../shared/index.ts'
+import {
+  bodyForms,
+  driveKinds,
+  fastenerKinds,
+  wayFroms,
+  type AccessWay,
+  type Body,
+  type Box,
+  type Cover,
+  type Fastener,
+  type Minutes,
+  type MountPlace,
+  type Wait,
+} from './accessModel.ts'
+import { id, positive, words } from './partSchemas.ts'
+
+const minute = z.number().min(0).max(6000)
+export const minutes = z
+  .strictObject({ best: minute, likely: minute, worst: minute } satisfies ShapeOf<Minutes>)
+  .refine(
+    ({ best, likely, worst }) => best <= likely && likely <= worst,
+    'the likely minutes must lie between the best and the worst',
+  )
+const metres = z.number().min(-20).max(20)
+const box = z.strictObject({
+  x: metres,
+  y: metres,
+  z: metres,
+  length: positive,
+  width: positive,
+  height: positive,
+} satisfies ShapeOf<Box>)
+
+const fastenerShape = z.strictObject({
+  count: z.int().min(1).max(200),
+  kind: z.enum(fastenerKinds),
+  threadMm: positive.optional(),
+  lengthMm: positive.optional(),
+  drive: z.strictObject({ kind: z.enum(driveKinds), size: positive.optional() }).optional(),
+  torqueNm: positive.max(2000).optional(),
+  threadlock: z.boolean().optional(),
+  note: words.optional(),
+} satisfies ShapeOf<Fastener>)
+const fastener = z
+  .unknown()
+  .refine((value) => !(typeof value === 'object' && value !== null && 'torque' in value), {
+    error: 'a torque without a unit: write torqueNm, in N·m',
+    abort: true,
+  })
+  .pipe(fastenerShape)
+
+export const cover = z.strictObject({
+  id,
+  name: words,
+  box: box.optional(),
+  after: z.array(id).max(80),
+  off: minutes,
+  on: minutes,
+  fasteners: z.array(fastener).max(40),
+  tools: z.array(words).max(20).optional(),
+  saves: z.array(words).max(40),
+  helper: z.boolean().optional(),
+  run: z.boolean().optional(),
+  hot: z.boolean().optional(),
+  how: words.optional(),
+  caution: words.optional(),
+} satisfies ShapeOf<Cover>)
+
+export const place = z.strictObject({ id, name: words, zone: id, place: words } satisfies ShapeOf<MountPlace>)
+
+export const way = z.strictObject({
+  id,
+  to: z.union([
+    z.strictObject({ zone: id }),
+    z.strictObject({ connector: id }),
+    z.strictObject({ stud: id }),
+    z.strictObject({ place: id }),
+  ]),
+  from: z.enum(wayFroms),
+  needs: z.array(id).max(80),
+  minutes,
+  helper: z.boolean().optional(),
+  note: words.optional(),
+  caution: words.optional(),
+} satisfies ShapeOf<AccessWay>)
+
+export const body = z.strictObject({
+  form: z.enum(bodyForms),
+  lengthM: positive.max(20),
+  widthM: positive.max(8),
+  heightM: positive.max(8),
+  wheelbaseM: positive.max(12),
+  wheelM: positive.max(3),
+} satisfies ShapeOf<Body>)
+
+export const wait = z.strictObject({
+  minutes: z.number().positive().max(6000),
+  why: words,
+} satisfies ShapeOf<Wait>)

@@ -1,0 +1,245 @@
+import { inSentence, stations, type KitEnd, type Minutes, type Station } from '../dossiers/index.ts'
+import {
+  scheduleTasks,
+  simulateMinutes,
+  type LearntMinutes,
+  type MinutesSpread,
+  type Schedule,
+  type Task,
+} from '../scheduling/index.ts'
+import { peopleOf } from './accessChoices.ts'
+import { planOf } from './planOf.ts'
+import { accessOf } from './jobAccess.ts'
+import type { JobDossiers, JobState } from './model.ts'
+import { workOf, type WorkItem } from './workItems.ts'
+
+/** One bar of the day. */
+export interface DayTask extends Task {
+  station: Station
+  name: string
+  done: boolean
+  /** Finished jobs behind its time; 0: the dossier's own figure. */
+  learntFrom: number
+}
+
+/** What finished jobs taught, by task id. */
+export type LearntTimes = ReadonlyMap<string, LearntMinutes>
+
+/** The day of a job: its tasks, who does what when, and how long it takes. */
+export interface JobDay {
+  tasks: DayTask[]
+  schedule: Schedule
+  whole: MinutesSpread
+  /** What is still to be done. */
+  left: MinutesSpread
+}
+
+/** Minutes of connecting one end, its way apart (general practice: plug, tap, solder joint, ring, relay, block). */
+const endMinutes: Record<KitEnd['type'], Minutes> = {
+  'inline-pair': { best: 2, likely: 3, worst: 6 },
+  'flying-lead': { best: 4, likely: 7, worst: 12 },
+  ring: { best: 3, likely: 5, worst: 10 },
+  port: { best: 1, likely: 1, worst: 2 },
+  plug: { best: 1, likely: 2, worst: 4 },
+}
+const solderJoint: Minutes = { best: 6, likely: 9, worst: 15 }
+
+const dayStations: readonly Station[] = stations.slice(0, stations.indexOf('close-up') + 1)
+
+/** The job from taking in to closing up, on the clock. */
+export function jobDay(dossiers: JobDossiers, state: JobState, learnt: LearntTimes = new Map()): JobDay {
+  const tasks = jobTasks(dossiers, state, learnt)
+  const people = peopleOf(state)
+  const open = tasks.filter((task) => !task.done)
+  const openIds = new Set(open.map((task) => task.id))
+  const left = open.map((task) => ({ ...task, after: task.after.filter((id) => openIds.has(id)) }))
+  return {
+    tasks,
+    schedule: scheduleTasks(tasks, people),
+    whole: simulateMinutes(tasks, people),
+    left: simulateMinutes(left, people),
+  }
+}
+
+/**
+ * Tasks of a job with what each waits for: stations follow each other, waits run beside, hot covers wait for the engine
+ * to cool, plugs for the battery and for what stays charged, closing for the wake.
+ */
+export function jobTasks(dossiers: JobDossiers, state: JobState, learnt: LearntTimes = new Map()): DayTask[] {
+  const tasks: DayTask[] = []
+  const timed = (task: Omit<DayTask, 'learntFrom'>): DayTask => {
+    const known = learnt.get(task.id)
+    return { ...task, minutes: known ?? task.minutes, learntFrom: known?.n ?? 0 }
+  }
+  let gate: string[] = []
+  for (const station of dayStations) {
+    const made = stationTasks(dossiers, state, station, gate).map(timed)
+    tasks.push(...made)
+    const needed = new Set(made.flatMap((task) => task.after))
+    const ends = made.filter((task) => !needed.has(task.id) && !(task.hands === 0 && !blocksNext(station, task)))
+    if (ends.length > 0) gate = ends.map((task) => task.id)
+  }
+  return tasks
+}
+
+/** Cooling goes on beside everything; what stays charged holds up what follows. */
+function blocksNext(station: Station, task: Task): boolean {
+  return station === 'make-safe' && task.id !== 'wait.cool'
+}
+
+function stationTasks(dossiers: JobDossiers, state: JobState, station: Station, gate: string[]): DayTask[] {
+  if (station === 'check-kit')
+    return [
+      plain(
+        'check-kit',
+        station,
+        'Lay out the kit',
+        { best: 3, likely: 6, worst: 12 },
+        gate,
+        station in state.stationsDone,
+      ),
+    ]
+  if (station === 'hook-up') return hookUpTasks(dossiers, state, gate)
+  const items = workOf(dossiers, state, station)
+  return station === 'open-up' || station === 'close-up'
+    ? coverTasks(dossiers, state, station, items, gate)
+    : chain(state, station, items, gate)
+}
+
+function plain(
+  id: string,
+  station: Station,
+  name: string,
+  minutes: Minutes,
+  after: readonly string[],
+  done: boolean,
+  hands: 0 | 1 | 2 = 1,
+): DayTask {
+  return { id, station, name, minutes, after, done, hands, learntFrom: 0 }
+}
+
+/** One after the other; a wait holds up only what names its step, the battery and what follows it. */
+function chain(state: JobState, station: Station, items: readonly WorkItem[], gate: string[]): DayTask[] {
+  const tasks: DayTask[] = []
+  let before = gate
+  const waits: string[] = []
+  for (const item of items) {
+    const step = item.kind === 'step' ? item.step : null
+    const held = step?.power ? waits.filter((id) => id !== 'wait.cool') : []
+    const named = (step?.after ?? []).flatMap((id) => (waits.includes(`wait.${id}`) ? [`wait.${id}`] : []))
+    tasks.push(
+      plain(
+        item.id,
+        station,
+        wordsOf(item),
+        item.minutes,
+        [...before, ...held, ...named],
+        done(state, station, item),
+        handsOf(item),
+      ),
+    )
+    before = [item.id]
+    if (step?.wait) {
+      const id = `wait.${step.id}`
+      const { minutes } = step.wait
+      tasks.push(
+        plain(
+          id,
+          station,
+          step.wait.why,
+          { best: minutes, likely: minutes, worst: minutes },
+          [item.id],
+          done(state, station, item),
+          0,
+        ),
+      )
+      waits.push(id)
+    }
+  }
+  return tasks
+}
+
+/** Covers by what must be off first, so that two people can work at once; steps after all covers. */
+function coverTasks(
+  dossiers: JobDossiers,
+  state: JobState,
+  station: Station,
+  items: readonly WorkItem[],
+  gate: string[],
+): DayTask[] {
+  const here = new Set(items.map((item) => item.id))
+  const closing = accessOf(dossiers, state)?.closing ?? []
+  const cool = dossiers.machine.steps.some((step) => step.id === 'cool' && step.wait) ? ['wait.cool'] : []
+  const covers = items.filter((item) => item.kind === 'cover-off' || item.kind === 'cover-on')
+  const coverIds = covers.map((item) => item.id)
+  const made = covers.map((item): DayTask => {
+    const cover = item.kind === 'cover-off' ? item.removal.cover : item.closing.cover
+    const under =
+      item.kind === 'cover-off'
+        ? cover.after.map((id) => `off.${id}`)
+        : closing.filter((other) => other.cover.after.includes(cover.id)).map((other) => `on.${other.cover.id}`)
+    const hot = item.kind === 'cover-off' && cover.hot ? cool : []
+    return plain(
+      item.id,
+      station,
+      wordsOf(item),
+      item.minutes,
+      [...gate, ...under.filter((id) => here.has(id)), ...hot],
+      done(state, station, item),
+      handsOf(item),
+    )
+  })
+  const rest = items.filter((item) => !covers.some((cover) => cover === item))
+  return [...made, ...chain(state, station, rest, coverIds.length > 0 ? coverIds : gate)]
+}
+
+function hookUpTasks(dossiers: JobDossiers, state: JobState, gate: string[]): DayTask[] {
+  return dossiers.kit.ends.map((end): DayTask => {
+    const made = state.connections.filter((item) => item.kitEnd === end.id)
+    const own = end.type === 'flying-lead' && end.cut ? solderJoint : endMinutes[end.type]
+    return plain(
+      `end.${end.id}`,
+      'hook-up',
+      end.name,
+      sum(own, reachOf(dossiers, state, end)),
+      gate,
+      made.length > 0 && made.every((item) => item.tugged || 'closed' in item.to),
+    )
+  })
+}
+
+/** Minutes of getting at the place of an end by the planned way; none where no way is known. */
+function reachOf(dossiers: JobDossiers, state: JobState, end: KitEnd): Minutes {
+  const to = planOf(dossiers, state).find((match) => match.kitEnd === end.id)?.target ?? null
+  const id = to === null ? undefined : 'connector' in to ? to.connector : 'stud' in to ? to.stud : undefined
+  const planned = accessOf(dossiers, state)?.targets.find((item) => item.target.id === id)
+  return planned?.minutes ?? { best: 0, likely: 0, worst: 0 }
+}
+
+function sum(a: Minutes, b: Minutes): Minutes {
+  return { best: a.best + b.best, likely: a.likely + b.likely, worst: a.worst + b.worst }
+}
+
+function done(state: JobState, station: Station, item: WorkItem): boolean {
+  return item.done !== undefined || station in state.stationsDone
+}
+
+function handsOf(item: WorkItem): 1 | 2 {
+  if (item.kind === 'cover-off') return item.removal.cover.helper ? 2 : 1
+  if (item.kind === 'cover-on') return item.closing.cover.helper ? 2 : 1
+  return 1
+}
+
+/** An item of work in a few words. */
+export function wordsOf(item: WorkItem): string {
+  switch (item.kind) {
+    case 'step':
+      return item.step.text
+    case 'cover-off':
+      return `${item.removal.cover.name} off`
+    case 'cover-on':
+      return `${item.closing.cover.name} on`
+    case 'earlier':
+      return `Earlier work, ${item.found.what}: ${inSentence(item.found.text)}`
+  }
+}

@@ -1,0 +1,169 @@
+import { wireAt, type Cover, type Kit, type TapMethod } from '../dossiers/index.ts'
+import { adviseJoint } from '../wiring/index.ts'
+import { joinSchoolOf } from './choices.ts'
+import { accessOf } from './jobAccess.ts'
+import type { JobDossiers, JobState } from './model.ts'
+import { planOf } from './planOf.ts'
+
+/** A tool to lay out, with what it is for. */
+export interface ToolNeed {
+  tool: string
+  for: string[]
+  state?: 'present' | 'missing'
+}
+
+/** Something that is used up, counted for this job. */
+export interface Consumable {
+  name: string
+  amount: number
+  unit: string
+  /** How the figure came about. */
+  basis: string
+}
+
+/** A tie every so far along the loom, m. */
+export const tieSpacingM = 0.12
+/** Outer diameter of a thin-walled vehicle wire, mm, from its copper area (ISO 6722 class B, within 0.15 mm to 6 mm²). */
+export function wireDiameterMm(areaMm2: number): number {
+  return 0.75 + 1.32 * Math.sqrt(areaMm2)
+}
+
+/** Diameter of a bundle of round wires, mm: the circles' area over a packing of 0.65. */
+export function bundleDiameterMm(diametersMm: readonly number[]): number {
+  return Math.sqrt(diametersMm.reduce((sum, d) => sum + d * d, 0) / 0.65)
+}
+
+/** Every tool of the job: for its covers, its locks, its joints, its studs and its measuring. */
+export function toolsNeeded(dossiers: JobDossiers, state: JobState): ToolNeed[] {
+  const { machine } = dossiers
+  const needs = new Map<string, Set<string>>()
+  const add = (tool: string, why: string) => needs.set(tool, (needs.get(tool) ?? new Set()).add(why))
+  for (const { cover, tools } of accessOf(dossiers, state)?.removals ?? [])
+    for (const tool of tools) add(tool, cover.name)
+  for (const cover of torqued(dossiers, state)) add('torque wrench', cover.name)
+  for (const { target } of planOf(dossiers, state)) {
+    if (target === null) continue
+    if ('connector' in target) {
+      const connector = machine.connectors.find((item) => item.id === target.connector)
+      if (connector?.lock.kind === 'tang') add('small flat screwdriver', connector.name)
+    }
+    if ('stud' in target) {
+      const stud = machine.studs.find((item) => item.id === target.stud)
+      if (stud) add(`hex head ${stud.threadMm <= 5 ? 8 : stud.threadMm <= 6 ? 10 : 13}`, stud.name)
+    }
+  }
+  for (const [method, ends] of joints(dossiers, state))
+    for (const tool of jointTools[method]) add(tool, ends.join(', '))
+  add('multimeter with back-probes', 'feeds, grounds and signals')
+  for (const battery of machine.batteries ?? [])
+    add('hex head 10', machine.studs.find((stud) => stud.id === battery)?.name ?? 'battery')
+  add('side cutters', 'tie tails')
+  return [...needs].map(([tool, why]) => {
+    const checked = state.tools[tool]
+    return { tool, for: [...why], ...(checked ? { state: checked.state } : {}) }
+  })
+}
+
+const jointTools: Record<TapMethod, string[]> = {
+  'piercing screw tap': [],
+  'displacement tap': ['parallel pliers'],
+  'solder and sleeve': ['soldering iron', 'hot air', 'wire stripper'],
+  'crimp and sealed sleeve': ['ratchet crimper', 'hot air', 'wire stripper'],
+  'added pin': ['pin crimper'],
+}
+
+function torqued(dossiers: JobDossiers, state: JobState): Cover[] {
+  const covers = accessOf(dossiers, state)?.removals.map((removal) => removal.cover) ?? []
+  return covers.filter((cover) => cover.fasteners.some((fastener) => (fastener.torqueNm ?? 0) >= 8))
+}
+
+/** Leads of the kit by the way they are joined here. */
+function joints(dossiers: JobDossiers, state: JobState): Map<TapMethod, string[]> {
+  const { machine, kit } = dossiers
+  const school = joinSchoolOf(state)
+  const found = new Map<TapMethod, string[]>()
+  for (const { kitEnd, target } of planOf(dossiers, state)) {
+    const end = kit.ends.find((item) => item.id === kitEnd)
+    if (end?.type !== 'flying-lead' || target === null) continue
+    const method = adviseJoint(machine, kit, end, target, school)?.method
+    if (method) found.set(method, [...(found.get(method) ?? []), end.name])
+  }
+  return found
+}
+
+/**
+ * What this job uses up: joints by their way and wire, sleeve by length and the bundle's diameter, ties by the loom's
+ * length, tape and cleaner. Ties are counted from the loom's own lengths; a route, once known, is longer or shorter.
+ */
+export function consumables(dossiers: JobDossiers, state: JobState): Consumable[] {
+  const { machine, kit } = dossiers
+  const length = loomLengthM(kit)
+  const across = bundleDiameterMm(trunkWires(kit).map(wireDiameterMm))
+  const byJoint = [...joints(dossiers, state)].flatMap(([method, ends]): Consumable[] => {
+    const areas = planOf(dossiers, state).flatMap(({ kitEnd, target }) => {
+      const end = kit.ends.find((item) => item.id === kitEnd)
+      if (!end || !ends.includes(end.name) || target === null || !('cavity' in target)) return []
+      return wireAt(machine, target.connector, target.cavity)?.areaMm2 ?? []
+    })
+    const range = areas.length > 0 ? ` for ${Math.min(...areas)}–${Math.max(...areas)} mm²` : ''
+    return [{ name: `${jointPart[method]}${range}`, amount: ends.length, unit: '×', basis: ends.join(', ') }]
+  })
+  const sleeved = joints(dossiers, state).get('solder and sleeve')?.length ?? 0
+  return [
+    ...byJoint,
+    ...(sleeved > 0
+      ? [{ name: 'Heat-shrink with glue, 4.8 mm', amount: sleeved * 0.05, unit: 'm', basis: '50 mm over each joint' }]
+      : []),
+    {
+      name: `Sleeve, ${Math.ceil(across)} mm inside`,
+      amount: Math.round(kit.trunkM * 1.1 * 100) / 100,
+      unit: 'm',
+      basis: `trunk ${kit.trunkM} m and a tenth; ${trunkWires(kit).length} wires make ${across.toFixed(1)} mm`,
+    },
+    {
+      name: 'Cable ties 150 mm',
+      amount: Math.ceil(length / tieSpacingM) + 2 * kit.ends.length,
+      unit: '×',
+      basis: `${length.toFixed(1)} m of loom, one every ${tieSpacingM * 1000} mm, two at each end; the route is not known yet`,
+    },
+    ...(kit.ends.some((end) => end.type === 'ring')
+      ? [{ name: 'Contact grease', amount: 1, unit: 'g', basis: 'under each ring' }]
+      : []),
+  ]
+}
+
+const jointPart: Record<TapMethod, string> = {
+  'piercing screw tap': 'Piercing screw tap',
+  'displacement tap': 'Displacement tap',
+  'solder and sleeve': 'Solder joint',
+  'crimp and sealed sleeve': 'Crimp with sealed sleeve',
+  'added pin': 'Pin with seal',
+}
+
+/** Trunk and branches together, m. */
+export function loomLengthM(kit: Kit): number {
+  return kit.trunkM + kit.ends.reduce((sum, end) => sum + end.branchM, 0)
+}
+
+/** Copper areas of the wires where the trunk is thickest, mm². */
+function trunkWires(kit: Kit): number[] {
+  return kit.ends.flatMap((end) => {
+    switch (end.type) {
+      case 'inline-pair':
+        return end.lines.flatMap((line) =>
+          line.does === 'interrupt' ? [line.areaMm2, line.areaMm2] : line.does === 'tap' ? [line.areaMm2] : [],
+        )
+      case 'flying-lead':
+      case 'ring':
+        return [end.areaMm2]
+      case 'plug':
+      case 'port':
+        return [0.35, 0.35]
+    }
+  })
+}
+
+/** What stands in the way of beginning: tools that are not there, with what they are for. */
+export function missingTools(dossiers: JobDossiers, state: JobState): ToolNeed[] {
+  return toolsNeeded(dossiers, state).filter((need) => need.state === 'missing')
+}

@@ -1,0 +1,115 @@
+import type { Closing, Removal } from '../access/index.ts'
+import type { Minutes, Station, Step } from '../dossiers/index.ts'
+import { batterySchoolOf } from './accessChoices.ts'
+import { accessOf } from './jobAccess.ts'
+import type { Done, EarlierWork, EntryBody, JobDossiers, JobState } from './model.ts'
+
+/** One thing to do at a station: a step, a cover off or on, or earlier work to be taken off. */
+export type WorkItem = { id: string; done?: Done; minutes: Minutes } & (
+  | { kind: 'step'; step: Step }
+  | { kind: 'cover-off'; removal: Removal }
+  | { kind: 'cover-on'; closing: Closing }
+  | { kind: 'earlier'; found: JobState['found'][number] }
+)
+
+/** Minutes of a step of which none are written down. */
+const plainStep: Minutes = { best: 1, likely: 2, worst: 5 }
+
+/** Minutes of undoing an earlier fitter's work, by what it is. */
+const earlierMinutes: Record<EarlierWork, Minutes> = {
+  bypass: { best: 4, likely: 9, worst: 20 },
+  puncture: { best: 3, likely: 5, worst: 10 },
+  'parked plug': { best: 2, likely: 4, worst: 8 },
+  'cut wire': { best: 6, likely: 9, worst: 15 },
+  other: { best: 4, likely: 10, worst: 25 },
+}
+
+/**
+ * What is to be done at a station, in order. Covers in front of the battery come off at make-safe, the others at open-up,
+ * where earlier work is taken off too; what the engine needs goes back on before it is woken, the rest at close-up.
+ * Covers that are off without being in the plan are on the list of what goes back.
+ */
+export function workOf(dossiers: JobDossiers, state: JobState, station: Station): WorkItem[] {
+  const steps = stepsOf(dossiers, station, state).map((step): WorkItem => ({
+    kind: 'step',
+    id: `step.${step.id}`,
+    step,
+    minutes: step.minutes ?? plainStep,
+    done: state.stepsDone[step.id],
+  }))
+  const plan = accessOf(dossiers, state)
+  if (!plan) return steps
+  const off = plan.removals.map((removal): WorkItem & { kind: 'cover-off' } => ({
+    kind: 'cover-off',
+    id: `off.${removal.cover.id}`,
+    removal,
+    minutes: removal.minutes,
+    done: state.covers[removal.cover.id]?.off,
+  }))
+  switch (station) {
+    case 'make-safe': {
+      const at = steps.findIndex((item) => item.kind === 'step' && item.step.power === 'off')
+      return at < 0 ? steps : steps.toSpliced(at, 0, ...off.filter((item) => item.removal.beforeBattery))
+    }
+    case 'open-up':
+      return [...off.filter((item) => !item.removal.beforeBattery), ...steps, ...state.found.map(earlierItem)]
+    case 'wake':
+      return [...backOn(dossiers, state).filter((item) => item.closing.beforeStart), ...steps]
+    case 'close-up':
+      return [...backOn(dossiers, state).filter((item) => !item.closing.beforeStart), ...steps]
+    default:
+      return steps
+  }
+}
+
+function earlierItem(found: JobState['found'][number]): WorkItem {
+  return {
+    kind: 'earlier',
+    id: `earlier.${found.entry}`,
+    found,
+    minutes: earlierMinutes[found.what],
+    done: found.dealt,
+  }
+}
+
+/** Covers in the order they go back: those of the plan and whatever else was taken off. */
+function backOn(dossiers: JobDossiers, state: JobState): (WorkItem & { kind: 'cover-on' })[] {
+  const closing = accessOf(dossiers, state)?.closing ?? []
+  const planned = new Set(closing.map((item) => item.cover.id))
+  const others = (dossiers.machine.covers ?? [])
+    .filter((cover) => cover.id in state.covers && !planned.has(cover.id))
+    .map((cover): Closing => ({ cover, minutes: cover.on, tools: [], beforeStart: cover.run ?? false }))
+  return [...others, ...closing].map((item) => ({
+    kind: 'cover-on',
+    id: `on.${item.cover.id}`,
+    closing: item,
+    minutes: item.minutes,
+    done: state.covers[item.cover.id]?.on ?? state.covers[item.cover.id]?.leftOff,
+  }))
+}
+
+/** The entry that ticks an item off. */
+export function entryOfWork(item: WorkItem): EntryBody {
+  switch (item.kind) {
+    case 'step':
+      return { kind: 'step-done', step: item.step.id }
+    case 'cover-off':
+      return { kind: 'cover-off', cover: item.removal.cover.id }
+    case 'cover-on':
+      return { kind: 'cover-on', cover: item.closing.cover.id }
+    case 'earlier':
+      return { kind: 'dealt-with', found: item.found.entry, how: 'Taken off, put back as the factory had it' }
+  }
+}
+
+/** Steps of a station by the shop's schools, the machine's first; the kit's own baseline stands before the engine is off. */
+export function stepsOf({ machine, kit }: JobDossiers, station: Station, state?: Pick<JobState, 'choices'>): Step[] {
+  const battery = batterySchoolOf(machine, state)
+  const chosen = (step: Step) =>
+    step.station === station && (!step.school || step.school.choice !== 'battery' || step.school.value === battery)
+  const own = machine.steps.filter(chosen)
+  const kits = kit.steps.filter(chosen)
+  if (station !== 'make-safe') return [...own, ...kits]
+  const quiet = own.findIndex((step) => step.wait !== undefined || step.power === 'off')
+  return quiet < 0 ? [...own, ...kits] : own.toSpliced(quiet, 0, ...kits)
+}
