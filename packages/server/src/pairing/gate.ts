@@ -53,6 +53,10 @@ export function guardDoor(app: FastifyInstance, pairing: PairingService, host: s
         message: 'This device has not been let in. Type the code that the bench screen shows.',
       })
   })
+  // A refused socket is nobody's any more: left open it would hold the server up when it stops.
+  app.addHook('onResponse', async (request, reply) => {
+    if (request.headers.upgrade !== undefined && reply.statusCode >= 400) request.raw.socket.destroy()
+  })
 }
 
 function hostOf(origin: string): string | null {
