@@ -1,4 +1,5 @@
 export { accessGaps, type AccessGap } from './accessGaps.ts'
+export { bodyOutline, type BodyOutline, type DrawnPoint, type DrawnWheel } from './bodyOutline.ts'
 export { findTarget, readTargets, targetKey, toolsOf, waysTo } from './compileAccess.ts'
 export type {
   AccessOptions,
@@ -11,4 +12,4 @@ export type {
   Removal,
   TargetKind,
 } from './model.ts'
-export { planAccess, planReachable } from './planAccess.ts'
+export { accessSpread, planAccess, planReachable } from './planAccess.ts'

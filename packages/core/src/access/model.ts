@@ -1,5 +1,4 @@
 import type { AccessWay, Cover, CoverId, Minutes } from '../dossiers/index.ts'
-import type { MinutesSpread } from '../scheduling/index.ts'
 
 export type TargetKind = 'connector' | 'stud' | 'place'
 
@@ -73,8 +72,8 @@ export interface AccessPlan {
   walkM: number
   /** Expected person-minutes: covers off and on, helpers counted, and the work at the targets by their ways. */
   workMinutes: number
-  /** On the clock, with this many people. */
-  minutes: MinutesSpread
+  /** Expected minutes on the clock, with this many people. */
+  clockMinutes: number
   /** False: better may exist, by at most `gapMinutes`. */
   exact: boolean
   gapMinutes: number

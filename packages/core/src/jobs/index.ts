@@ -53,7 +53,7 @@ export {
   type TakeInQuestion,
 } from './accessChoices.ts'
 export { accessOf, alsoCost, coverName, jobTargets, targetPlace } from './jobAccess.ts'
-export { jobDay, jobTasks, wordsOf, type DayTask, type JobDay, type LearntTimes } from './jobTasks.ts'
+export { daySpread, jobDay, jobTasks, wordsOf, type DayTask, type JobDay, type LearntTimes } from './jobTasks.ts'
 export { learntTimes, measuredMinutes, type MeasuredMinutes, type TimeSample } from './measuredMinutes.ts'
 export { consumables, missingTools, toolsNeeded, type Consumable, type ToolNeed } from './materials.ts'
 export { planOf } from './planOf.ts'

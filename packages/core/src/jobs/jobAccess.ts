@@ -80,7 +80,7 @@ export function alsoCost(
   const off = new Set(now.removals.map((removal) => removal.cover.id))
   return {
     covers: then.removals.flatMap(({ cover }) => (off.has(cover.id) ? [] : [cover.name])),
-    minutes: then.minutes.p50 - now.minutes.p50,
+    minutes: then.clockMinutes - now.clockMinutes,
     unknown: then.unknown.filter((target) => !now.unknown.some((item) => item.id === target.id)),
   }
 }

@@ -25,13 +25,11 @@ export interface DayTask extends Task {
 /** What finished jobs taught, by task id. */
 export type LearntTimes = ReadonlyMap<string, LearntMinutes>
 
-/** The day of a job: its tasks, who does what when, and how long it takes. */
+/** The day of a job: its tasks, and who does what when. */
 export interface JobDay {
+  people: 1 | 2
   tasks: DayTask[]
   schedule: Schedule
-  whole: MinutesSpread
-  /** What is still to be done. */
-  left: MinutesSpread
 }
 
 /** Minutes of connecting one end, its way apart (general practice: plug, tap, solder joint, ring, relay, block). */
@@ -50,15 +48,18 @@ const dayStations: readonly Station[] = stations.slice(0, stations.indexOf('clos
 export function jobDay(dossiers: JobDossiers, state: JobState, learnt: LearntTimes = new Map()): JobDay {
   const tasks = jobTasks(dossiers, state, learnt)
   const people = peopleOf(state)
+  return { people, tasks, schedule: scheduleTasks(tasks, people) }
+}
+
+/** How long the whole day takes, and what is still to be done of it. Takes some hundred schedules: not for a screen's own thread. */
+export function daySpread({ tasks, people }: Pick<JobDay, 'tasks' | 'people'>): {
+  whole: MinutesSpread
+  left: MinutesSpread
+} {
   const open = tasks.filter((task) => !task.done)
   const openIds = new Set(open.map((task) => task.id))
   const left = open.map((task) => ({ ...task, after: task.after.filter((id) => openIds.has(id)) }))
-  return {
-    tasks,
-    schedule: scheduleTasks(tasks, people),
-    whole: simulateMinutes(tasks, people),
-    left: simulateMinutes(left, people),
-  }
+  return { whole: simulateMinutes(tasks, people), left: simulateMinutes(left, people) }
 }
 
 /**

@@ -1,6 +1,7 @@
 import type { FastifyInstance } from 'fastify'
 import ical, { ICalCalendarMethod } from 'ical-generator'
 import { z } from 'zod'
+import { accessSpread } from '@tidy-badger/core/access'
 import { batterySchools } from '@tidy-badger/core/jobs'
 import type { DossierService } from '../dossiers/index.ts'
 import type { Rooms } from '../platform/rooms.ts'
@@ -53,7 +54,7 @@ export function accessRoutes(
           back: cover.saves,
         })),
         ways: plan.targets.map(({ target, way }) => ({ target: target.id, from: way.from, needs: way.needs })),
-        minutes: plan.minutes,
+        minutes: accessSpread(plan, asked.people ?? 1),
         tools: plan.tools,
         saved: plan.saved,
         exact: plan.exact,
@@ -75,7 +76,7 @@ export function accessRoutes(
     '/api/jobs/:id/booking.ics',
     { schema: { summary: 'The job as a booking for a calendar', params, querystring: bookingSchema } },
     async (request, reply) => {
-      const { job, day } = await access.day(params.parse(request.params).id)
+      const { job, left } = await access.day(params.parse(request.params).id)
       const { start } = bookingSchema.parse(request.query)
       const from = new Date(start)
       const calendar = ical({
@@ -86,9 +87,9 @@ export function accessRoutes(
         id: `${job.row.id}@tidy-badger`,
         stamp: new Date(rooms.now()),
         start: from,
-        end: new Date(from.getTime() + Math.ceil(day.left.p90) * 60_000),
+        end: new Date(from.getTime() + Math.ceil(left.p90) * 60_000),
         summary: job.row.title,
-        description: `${job.dossiers.machine.model} + ${job.dossiers.kit.model}. Half of such days take up to ${Math.round(day.left.p50)} min, nine in ten up to ${Math.round(day.left.p90)} min.`,
+        description: `${job.dossiers.machine.model} + ${job.dossiers.kit.model}. Half of such days take up to ${Math.round(left.p50)} min, nine in ten up to ${Math.round(left.p90)} min.`,
       })
       return reply
         .type('text/calendar; charset=utf-8')
@@ -101,8 +102,8 @@ export function accessRoutes(
     '/api/jobs/:id/steps.pdf',
     { schema: { summary: 'The steps of the job on paper', params } },
     async (request, reply) => {
-      const { job, day } = await access.day(params.parse(request.params).id)
-      return reply.type('application/pdf').send(await stepsPdf(job, day, rooms.now()))
+      const { job, left } = await access.day(params.parse(request.params).id)
+      return reply.type('application/pdf').send(await stepsPdf(job, left, rooms.now()))
     },
   )
 

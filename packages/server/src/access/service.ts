@@ -1,6 +1,7 @@
 import { planReachable, readTargets, type AccessPlan } from '@tidy-badger/core/access'
 import type { Machine } from '@tidy-badger/core/dossiers'
-import { jobDay, learntTimes, measuredMinutes, timeReport, type JobDay, type TimeSample } from '@tidy-badger/core/jobs'
+import { daySpread, jobDay, learntTimes, measuredMinutes, timeReport, type TimeSample } from '@tidy-badger/core/jobs'
+import type { MinutesSpread } from '@tidy-badger/core/scheduling'
 import type { JobService, LoadedJob } from '../jobs/index.ts'
 import { Refusal } from '../platform/errors.ts'
 
@@ -42,9 +43,10 @@ export function accessService(jobs: JobService) {
       if (!plan.ok) throw new Refusal('unprocessable', ...plan.problems)
       return plan.value
     },
-    async day(id: string): Promise<{ job: LoadedJob; day: JobDay }> {
+    async day(id: string): Promise<{ job: LoadedJob; left: MinutesSpread }> {
       const job = await jobs.load(id)
-      return { job, day: jobDay(job.dossiers, job.state, await learnt(job)) }
+      const { left } = daySpread(jobDay(job.dossiers, job.state, await learnt(job)))
+      return { job, left }
     },
     async report(id: string) {
       const job = await jobs.load(id)

@@ -1,5 +1,6 @@
 import { fastenerWords, minutesText, type Station } from '@tidy-badger/core/dossiers'
-import { toolsNeeded, workOf, wordsOf, type JobDay, type WorkItem } from '@tidy-badger/core/jobs'
+import { toolsNeeded, workOf, wordsOf, type WorkItem } from '@tidy-badger/core/jobs'
+import type { MinutesSpread } from '@tidy-badger/core/scheduling'
 import type { Content, TableCell } from 'pdfmake/interfaces.js'
 import type { LoadedJob } from '../jobs/index.ts'
 import { makePdf } from '../platform/pdf.ts'
@@ -15,7 +16,7 @@ const printed: [Station, string][] = [
 ]
 
 /** The steps of a job with a box before each, to take to the machine on paper. */
-export function stepsPdf({ row, dossiers, state }: LoadedJob, day: JobDay, madeAt: string): Promise<Buffer> {
+export function stepsPdf({ row, dossiers, state }: LoadedJob, left: MinutesSpread, madeAt: string): Promise<Buffer> {
   return makePdf({
     pageSize: 'A4',
     pageMargins: [40, 44, 40, 50],
@@ -24,7 +25,7 @@ export function stepsPdf({ row, dossiers, state }: LoadedJob, day: JobDay, madeA
     content: [
       { text: row.title, fontSize: 20, bold: true },
       {
-        text: `${dossiers.machine.maker} ${dossiers.machine.model} + ${dossiers.kit.maker} ${dossiers.kit.model} · printed ${madeAt.slice(0, 10)} · still to do: half of such days ${Math.round(day.left.p50)} min, nine in ten ${Math.round(day.left.p90)} min`,
+        text: `${dossiers.machine.maker} ${dossiers.machine.model} + ${dossiers.kit.maker} ${dossiers.kit.model} · printed ${madeAt.slice(0, 10)} · still to do: half of such days ${Math.round(left.p50)} min, nine in ten ${Math.round(left.p90)} min`,
         color: '#5d6262',
         margin: [0, 0, 0, 6],
       },

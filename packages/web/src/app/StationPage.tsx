@@ -4,7 +4,8 @@ import { lazy, Suspense } from 'react'
 import { Navigate, useParams } from 'react-router'
 import { Loading } from '../ui/states.tsx'
 import { HookUpPage } from '../wiring/index.ts'
-import { CheckKit, StepList, useJob } from '../jobs/index.ts'
+import { CheckKitPage, TakeInPage, WorkPage } from '../access/index.ts'
+import { SettingsList, useJob } from '../jobs/index.ts'
 
 const TrimPage = lazy(async () => ({ default: (await import('../fuel-trim/index.ts')).TrimPage }))
 const HandBackPage = lazy(async () => ({ default: (await import('../handover/index.ts')).HandBackPage }))
@@ -25,15 +26,23 @@ export function StationPage() {
 function StationView({ station }: { station: Station }) {
   const { dossiers } = useJob()
   switch (station) {
+    case 'take-in':
+      return <TakeInPage />
     case 'check-kit':
-      return <CheckKit />
+      return <CheckKitPage />
+    case 'wake':
+      return (
+        <WorkPage station={station}>
+          <SettingsList />
+        </WorkPage>
+      )
     case 'hook-up':
       return <HookUpPage />
     case 'trim':
-      return trimBasis(dossiers) ? <TrimPage /> : <StepList station={station} />
+      return trimBasis(dossiers) ? <TrimPage /> : <WorkPage station={station} />
     case 'hand-back':
       return <HandBackPage />
     default:
-      return <StepList station={station} />
+      return <WorkPage station={station} />
   }
 }

@@ -1,13 +1,16 @@
-import { Library } from 'lucide-react'
+import { Library, TabletSmartphone } from 'lucide-react'
 import { lazy, Suspense } from 'react'
 import { createBrowserRouter, Link, Outlet } from 'react-router'
 import { ConfirmQuestion, JobIndex, JobLayout, NewJobPage, PersonQuestion, YardPage } from '../jobs/index.ts'
+import { DayButton } from '../access/index.ts'
 import { Empty, Loading, Stripes } from '../ui/states.tsx'
 import { CommandButton, CommandList } from './CommandList.tsx'
 import { StationPage } from './StationPage.tsx'
 
 const DossiersPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossiersPage }))
 const DossierPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossierPage }))
+const BenchPage = lazy(async () => ({ default: (await import('../pairing/index.ts')).BenchPage }))
+const PairPage = lazy(async () => ({ default: (await import('../pairing/index.ts')).PairPage }))
 const EditorPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).EditorPage }))
 
 function Root() {
@@ -34,6 +37,10 @@ function Yard() {
             <Library aria-hidden size={22} className="sm:hidden" />
             <span className="max-sm:sr-only">Machines and kits</span>
           </Link>
+          <Link to="/bench" className="flex min-h-11 items-center px-2 font-semibold underline underline-offset-4">
+            <TabletSmartphone aria-hidden size={22} className="sm:hidden" />
+            <span className="max-sm:sr-only">Devices</span>
+          </Link>
           <CommandButton />
         </div>
       </header>
@@ -53,6 +60,8 @@ export const router = createBrowserRouter([
         children: [
           { path: '/', element: <YardPage /> },
           { path: '/new', element: <NewJobPage /> },
+          { path: '/bench', element: <BenchPage /> },
+          { path: '/pair', element: <PairPage /> },
           { path: '/dossiers', element: <DossiersPage /> },
           { path: '/dossiers/draft/:id', element: <EditorPage /> },
           { path: '/dossiers/:kind/:id', element: <DossierPage /> },
@@ -73,7 +82,7 @@ export const router = createBrowserRouter([
       },
       {
         path: '/job/:id',
-        element: <JobLayout />,
+        element: <JobLayout tools={<DayButton />} />,
         children: [
           { index: true, element: <JobIndex /> },
           { path: ':station', element: <StationPage /> },

@@ -1,16 +1,18 @@
 import { stations, type Station } from '@tidy-badger/core/dossiers'
 import { BookOpenText, CircleCheck, CloudOff, CloudUpload, House } from 'lucide-react'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation, useParams } from 'react-router'
 import { Failed, Loading, Stripes } from '../ui/states.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { JournalSheet } from './components/JournalSheet.tsx'
+import { TimerChips } from './components/TimerChips.tsx'
 import { RefusedNotice } from './components/RefusedNotice.tsx'
 import { listen, openJournal, useJournal } from './journalStore.ts'
 import { JobContext, useJobView, type JobView } from './useJob.ts'
 import { stationNames } from './words.ts'
 
-export function JobLayout() {
+/** @param tools what other rooms put into the head of a job */
+export function JobLayout({ tools }: { tools?: ReactNode }) {
   const { id = '' } = useParams()
   const failure = useJournal((state) => state.failure)
   const view = useJobView()
@@ -39,7 +41,7 @@ export function JobLayout() {
       <div className="print-flow flex h-full flex-col md:flex-row">
         <Spine view={shown} />
         <div className="print-flow flex min-h-0 min-w-0 flex-1 flex-col">
-          <JobHeader view={shown} />
+          <JobHeader view={shown} tools={tools} />
           <RefusedNotice />
           <main className="print-flow flex min-h-0 flex-1 flex-col">
             <Outlet />
@@ -109,7 +111,7 @@ function SpineLink({ station, view }: { station: Station; view: JobView }) {
   )
 }
 
-function JobHeader({ view }: { view: JobView }) {
+function JobHeader({ view, tools }: { view: JobView; tools: ReactNode }) {
   const [open, setOpen] = useState(false)
   useKeys({ j: () => setOpen(true) })
   const { dossiers, job } = view
@@ -123,6 +125,8 @@ function JobHeader({ view }: { view: JobView }) {
       </h1>
       <div className="flex shrink-0 items-center gap-2">
         <LinkState />
+        {tools}
+        <TimerChips />
         <button
           type="button"
           onClick={() => setOpen(true)}

@@ -2,10 +2,11 @@ import { stations } from '@tidy-badger/core/dossiers'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { format } from 'date-fns'
 import { FileUp, OctagonAlert, PackageSearch, Plus } from 'lucide-react'
-import { useEffect, useRef, type ReactNode } from 'react'
+import { useEffect, type ReactNode } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { Button } from '../ui/Button.tsx'
+import { FileButton } from '../ui/FileButton.tsx'
 import { Empty, Failed, Loading } from '../ui/states.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { fetchJobs, importJob, type JobSummary } from './api.ts'
@@ -123,7 +124,6 @@ function Progress({ job }: { job: JobSummary }) {
 }
 
 function ImportJob() {
-  const input = useRef<HTMLInputElement>(null)
   const client = useQueryClient()
   const navigate = useNavigate()
   const mutation = useMutation({
@@ -148,22 +148,14 @@ function ImportJob() {
   })
   return (
     <>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
         accept=".json,application/json"
-        className="sr-only"
-        aria-label="Job file"
-        tabIndex={-1}
-        onChange={(event) => {
-          const file = event.target.files?.[0]
-          if (file) mutation.mutate(file)
-          event.target.value = ''
-        }}
-      />
-      <Button disabled={mutation.isPending} onClick={() => input.current?.click()}>
+        label="Job file"
+        disabled={mutation.isPending}
+        onFiles={([file]) => mutation.mutate(file)}
+      >
         <FileUp aria-hidden size={20} /> {mutation.isPending ? 'Reading…' : 'Bring in a job'}
-      </Button>
+      </FileButton>
     </>
   )
 }

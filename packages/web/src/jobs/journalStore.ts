@@ -151,13 +151,18 @@ async function sendBatch(jobId: string, batch: UnsentBatch): Promise<void> {
   const store = await deviceStore()
   try {
     for (const entry of batch.entries) {
-      if (entry.kind !== 'log-imported') continue
-      const bytes = await store.get('logs', entry.log)
-      if (bytes) await putBytes(`/api/logs/${entry.log}`, bytes)
+      if (entry.kind === 'log-imported') {
+        const bytes = await store.get('logs', entry.log)
+        if (bytes) await putBytes(`/api/logs/${entry.log}`, bytes)
+      } else if (entry.kind === 'photo') {
+        const bytes = await store.get('photos', entry.photo)
+        if (bytes) await putBytes(`/api/photos/${entry.photo}`, bytes)
+      }
     }
     await sendEntries(jobId, batch.base, batch.entries)
     await pull(jobId)
     await store.delete('unsent', batch.key)
+    for (const entry of batch.entries) if (entry.kind === 'photo') await store.delete('photos', entry.photo)
     set((state) => ({ unsent: state.unsent.filter((other) => other.key !== batch.key) }))
   } catch (error) {
     if (!(error instanceof Refused)) throw error

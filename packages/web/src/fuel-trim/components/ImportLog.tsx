@@ -4,6 +4,7 @@ import { FileUp } from 'lucide-react'
 import { useRef, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
+import { FileButton } from '../../ui/FileButton.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { Cancelled, readLogFile, type Running } from '../fitClient.ts'
 import type { LogProblem, ReadOutcome } from '../fitWorker.ts'
@@ -20,7 +21,6 @@ type Stage =
 /** Choosing a log file, settling what is unclear in it, and taking it into the job. */
 export function ImportLog({ onDone }: { onDone?: (log: string) => void }) {
   const { dossiers, state, write } = useJob()
-  const input = useRef<HTMLInputElement>(null)
   const running = useRef<Running<ReadOutcome> | null>(null)
   const [file, setFile] = useState<File | null>(null)
   const [reading, setReading] = useState<LogReading>({})
@@ -72,25 +72,17 @@ export function ImportLog({ onDone }: { onDone?: (log: string) => void }) {
   }
   return (
     <>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
         accept=".csv,.txt,.tsv,.log,text/csv,text/plain"
-        aria-label="Ride log file"
-        tabIndex={-1}
-        className="sr-only"
-        onChange={(event) => {
-          const chosen = event.target.files?.[0]
-          if (chosen) {
-            setInForce(latest)
-            read(chosen, {})
-          }
-          event.target.value = ''
+        label="Ride log file"
+        look={state.logs.length === 0 ? 'main' : 'plain'}
+        onFiles={([chosen]) => {
+          setInForce(latest)
+          read(chosen, {})
         }}
-      />
-      <Button look={state.logs.length === 0 ? 'main' : 'plain'} onClick={() => input.current?.click()}>
+      >
         <FileUp aria-hidden size={20} /> Bring in a ride log
-      </Button>
+      </FileButton>
       <Sheet open={file !== null} onClose={close} title={file?.name ?? ''} hint="Nothing is kept until you take it in.">
         {stage.kind === 'reading' && <WorkingBar share={stage.share} stage={stage.stage} onCancel={close} />}
         {stage.kind === 'problems' && file && (

@@ -2,9 +2,10 @@ import { readTrimCsv } from '@tidy-badger/core/handover'
 import { currentTrim, requireTrimBasis } from '@tidy-badger/core/jobs'
 import { format } from 'date-fns'
 import { Undo2 } from 'lucide-react'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
+import { FileButton } from '../../ui/FileButton.tsx'
 import { signed } from '../words.ts'
 
 /** Every table this job has had, newest first, and the ways in and out as CSV. */
@@ -94,7 +95,6 @@ export function TrimHistory() {
 
 function LoadTable() {
   const { state, dossiers, write } = useJob()
-  const input = useRef<HTMLInputElement>(null)
   const [problems, setProblems] = useState<string[]>([])
   const load = async (file: File) => {
     const { rpm, load: loads, boundsPct } = requireTrimBasis(dossiers).trim
@@ -112,20 +112,9 @@ function LoadTable() {
   }
   return (
     <div>
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,text/csv"
-        aria-label="Trim table file"
-        tabIndex={-1}
-        className="sr-only"
-        onChange={(event) => {
-          const file = event.target.files?.[0]
-          if (file) void load(file)
-          event.target.value = ''
-        }}
-      />
-      <Button onClick={() => input.current?.click()}>Table from a file</Button>
+      <FileButton accept=".csv,text/csv" label="Trim table file" onFiles={([file]) => void load(file)}>
+        Table from a file
+      </FileButton>
       {problems.length > 0 && (
         <ul role="alert" className="mt-2 border-l-[5px] border-lamp pl-3">
           {problems.map((problem) => (

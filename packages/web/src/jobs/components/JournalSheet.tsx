@@ -6,6 +6,8 @@ import { Sheet } from '../../ui/Sheet.tsx'
 import { useJournal } from '../journalStore.ts'
 import { useJob } from '../useJob.ts'
 import { entryWords } from '../words.ts'
+import { PhotoButton } from './PhotoButton.tsx'
+import { PhotoRow } from './PhotoRow.tsx'
 
 /** The journal, newest first, every entry with its way back. */
 export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -55,6 +57,9 @@ export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => 
                   {waiting.has(entry.id) && ' · not yet sent'}
                   {held.has(entry.id) && ` · does not fit: ${held.get(entry.id)}`}
                 </span>
+                <PhotoRow
+                  photos={state.photos.filter((photo) => photo.entry === entry.id || photo.about?.entry === entry.id)}
+                />
               </span>
               {gone && undoneWith ? (
                 <IconButton label="Bring back" onClick={() => void write({ kind: 'undo', undoes: undoneWith })}>
@@ -62,9 +67,14 @@ export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => 
                 </IconButton>
               ) : (
                 !gone && (
-                  <IconButton label="Undo" onClick={() => void undo(entry.id)}>
-                    <Undo2 aria-hidden size={19} />
-                  </IconButton>
+                  <>
+                    {entry.kind !== 'photo' && (
+                      <PhotoButton shows="work" about={{ entry: entry.id }} label="Photo" look="quiet" />
+                    )}
+                    <IconButton label="Undo" onClick={() => void undo(entry.id)}>
+                      <Undo2 aria-hidden size={19} />
+                    </IconButton>
+                  </>
                 )
               )}
             </li>

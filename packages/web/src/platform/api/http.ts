@@ -29,6 +29,7 @@ async function request(path: string, init?: RequestInit): Promise<Response> {
   if (response.ok) return response
   if (response.status >= 502 && response.status <= 504) throw new Unreachable()
   const body: unknown = await response.json().catch(() => null)
+  if (response.status === 401 && location.pathname !== '/pair') location.assign('/pair')
   throw new Refused(
     response.status,
     isProblems(body) ? body : [{ code: 'unknown', path: '', message: `The server answered ${response.status}.` }],

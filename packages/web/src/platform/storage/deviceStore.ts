@@ -18,14 +18,18 @@ interface Tables extends DBSchema {
   unsent: { key: number; value: Unsent; indexes: { job: string } }
   /** Bytes of logs by hash. */
   logs: { key: string; value: Blob }
+  /** Bytes of photos by hash, until they are sent. */
+  photos: { key: string; value: Blob }
 }
 
 let opened: Promise<IDBPDatabase<Tables>> | undefined
 
 /** What this device keeps, so that a reload or a lost link loses nothing. */
 export function deviceStore(): Promise<IDBPDatabase<Tables>> {
-  opened ??= openDB<Tables>('tidy-badger', 1, {
-    upgrade(db) {
+  opened ??= openDB<Tables>('tidy-badger', 2, {
+    upgrade(db, from) {
+      if (from < 2) db.createObjectStore('photos')
+      if (from > 0) return
       db.createObjectStore('answers')
       db.createObjectStore('journals')
       db.createObjectStore('logs')

@@ -1,0 +1,177 @@
+import type { Station } from '@tidy-badger/core/dossiers'
+import {
+  accessOf,
+  batterySchoolOf,
+  batterySchoolsFor,
+  gatedStations,
+  mountPlaceOf,
+  workOf,
+} from '@tidy-badger/core/jobs'
+import { Tabs } from 'radix-ui'
+import { useEffect, type ReactNode } from 'react'
+import { stationNames, useJob } from '../jobs/index.ts'
+import { Stage } from '../ui/Stage.tsx'
+import { useKeys } from '../ui/useKeys.ts'
+import { AlsoPanel } from './components/AlsoPanel.tsx'
+import { DayPanel } from './components/DayPanel.tsx'
+import { MachineDrawing } from './components/MachineDrawing.tsx'
+import { PlanNotes } from './components/PlanNotes.tsx'
+import { WorkDock } from './components/WorkDock.tsx'
+import { WorkList } from './components/WorkList.tsx'
+import { coverOf, WorkMargin } from './components/WorkMargin.tsx'
+import { selectWork, showWorkPicture, useWorkSelection, workPictures, type WorkPicture } from './store.ts'
+
+const pictureNames: Record<WorkPicture, string> = { machine: 'Machine', day: 'Day', also: 'Also' }
+
+/** Stations at which covers move. */
+const openStations: readonly Station[] = ['make-safe', 'open-up', 'wake', 'close-up']
+
+/** A station made of work: the one thing to do is large, the machine beside it, the day one tap further. */
+export function WorkPage({ station, children }: { station: Station; children?: ReactNode }) {
+  const { dossiers, state, stops } = useJob()
+  const items = workOf(dossiers, state, station)
+  const { item: picked, picture } = useWorkSelection()
+  const open = items.filter((item) => !item.done)
+  const current = items.find((item) => item.id === picked) ?? open[0]
+  const gated = gatedStations.includes(station) && stops.length > 0
+  const withMachine = openStations.includes(station) && accessOf(dossiers, state) !== null
+  useEffect(() => () => selectWork(null), [station])
+  const move = (step: number) => {
+    const at = items.findIndex((item) => item === current)
+    if (items.length > 0) selectWork(items[(at + step + items.length) % items.length].id)
+  }
+  useKeys({
+    ArrowDown: () => move(1),
+    ArrowUp: () => move(-1),
+    ...Object.fromEntries(workPictures.map((name, i) => [String(i + 1), () => showWorkPicture(name)])),
+  })
+  const made = items.length - open.length
+  const pickCover = (cover: string) => {
+    const found = items.find((item) => coverOf(item)?.id === cover)
+    if (found) selectWork(found.id)
+  }
+  return (
+    <Stage
+      picture={
+        <Tabs.Root
+          value={picture}
+          onValueChange={(value) => {
+            const name = workPictures.find((known) => known === value)
+            if (name) showWorkPicture(name)
+          }}
+        >
+          <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+            <h2 className="text-[22px] font-bold">
+              {stationNames[station]}{' '}
+              <span className="figures text-[16px] font-normal text-quiet">
+                {made} of {items.length}
+              </span>
+            </h2>
+            <Tabs.List aria-label="Pictures" className="flex gap-1">
+              {workPictures.map((name) => (
+                <Tabs.Trigger
+                  key={name}
+                  value={name}
+                  className="min-h-11 border-b-4 border-transparent px-3 font-head font-semibold data-[state=active]:border-lamp"
+                >
+                  {name === 'machine' && !withMachine ? 'Steps' : pictureNames[name]}
+                </Tabs.Trigger>
+              ))}
+            </Tabs.List>
+          </div>
+          <Tabs.Content value="machine" tabIndex={-1}>
+            <div className={withMachine ? 'flex gap-5 max-xl:flex-col-reverse' : ''}>
+              <div className={withMachine ? 'xl:w-[340px] xl:shrink-0' : ''}>
+                <WorkList items={items} current={current} onPick={selectWork} />
+                {station === 'make-safe' && <Schools />}
+                {children}
+              </div>
+              {withMachine && (
+                <div className="min-w-0 flex-1">
+                  <MachineDrawing current={coverOf(current)?.id ?? null} onPick={pickCover} />
+                  <PlanNotes />
+                </div>
+              )}
+            </div>
+          </Tabs.Content>
+          <Tabs.Content value="day" tabIndex={-1}>
+            <DayPanel />
+          </Tabs.Content>
+          <Tabs.Content value="also" tabIndex={-1}>
+            <AlsoPanel />
+          </Tabs.Content>
+        </Tabs.Root>
+      }
+      margin={<WorkMargin item={current} station={station} gated={gated} />}
+      dock={
+        <WorkDock station={station} items={items} current={current} gated={gated} onDone={() => selectWork(null)} />
+      }
+    />
+  )
+}
+
+const schoolReasons: Record<string, string> = {
+  'negative off': 'The usual way: quick, and nothing can short to the frame.',
+  'battery out': 'Where there is little room, or the machine stands for days.',
+  'both negatives off': 'Two batteries: with one alone off, the machine stays live.',
+}
+
+/** How this shop takes the battery off, and where the module goes. */
+function Schools() {
+  const { dossiers, state, write } = useJob()
+  const { machine } = dossiers
+  const now = batterySchoolOf(machine, state)
+  const place = mountPlaceOf(dossiers, state)
+  return (
+    <div className="mt-4 flex flex-col gap-4 border-t-2 border-line-soft pt-3">
+      <fieldset>
+        <legend className="mb-1 font-head font-bold">How the battery comes off</legend>
+        {batterySchoolsFor(machine).map((school) => (
+          <label key={school} className="flex min-h-11 cursor-pointer items-start gap-2.5 py-1">
+            <input
+              type="radio"
+              name="battery"
+              className="mt-0.5 size-5 !min-h-0 accent-[var(--lamp)]"
+              checked={school === now}
+              onChange={() =>
+                void write({
+                  kind: 'choice',
+                  choice: 'battery',
+                  value: school,
+                  replaces: state.choices.battery?.value ?? null,
+                })
+              }
+            />
+            <span>
+              {school}
+              <span className="block text-[15px] text-quiet">{schoolReasons[school]}</span>
+            </span>
+          </label>
+        ))}
+        <p className="text-[15px] text-quiet">Positive first is not offered: the spanner would arc on the frame.</p>
+      </fieldset>
+      {place && machine.places && (
+        <label className="flex flex-col">
+          <span className="font-head font-bold">Where the module goes</span>
+          <select
+            value={place.id}
+            onChange={(event) =>
+              void write({
+                kind: 'choice',
+                choice: 'mount-place',
+                value: event.target.value,
+                replaces: state.choices['mount-place']?.value ?? null,
+              })
+            }
+          >
+            {machine.places.map((item) => (
+              <option key={item.id} value={item.id}>
+                {item.name}: {item.place}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+    </div>
+  )
+}

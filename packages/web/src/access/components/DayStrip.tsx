@@ -1,0 +1,128 @@
+import type { DayTask } from '@tidy-badger/core/jobs'
+import type { Slot } from '@tidy-badger/core/scheduling'
+import { stations, type Station } from '@tidy-badger/core/dossiers'
+import { useNavigate } from 'react-router'
+import { stationNames, useJob } from '../../jobs/index.ts'
+import { hours, type DayView } from '../useDay.ts'
+import { selectWork, useWorkSelection } from '../store.ts'
+
+const hatch = 'repeating-linear-gradient(135deg, var(--line) 0 3px, transparent 3px 8px)'
+
+/** The day as a strip: a lane for each person and one for waits; critical pieces stand on a bar, done ones are filled. */
+export function DayStrip({ day }: { day: DayView }) {
+  const { schedule, tasks, people } = day
+  const of = new Map(tasks.map((task) => [task.id, task]))
+  const critical = new Set(schedule.critical)
+  const lanes = [
+    ...Array.from({ length: people }, (_, person) => ({
+      name: people === 1 ? 'Hands' : person === 0 ? 'One' : 'Two',
+      slots: schedule.slots.filter((slot) => slot.who.includes(person)),
+    })),
+    { name: 'Waits', slots: schedule.slots.filter((slot) => slot.who.length === 0 && slot.end > slot.start) },
+  ]
+  const marks = Array.from({ length: Math.floor(schedule.minutes / 60) }, (_, i) => (i + 1) * 60)
+  return (
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="The day">
+      <div className="min-w-[680px]">
+        <StationBand day={day} />
+        {lanes.map((lane) => (
+          <div key={lane.name} className="flex items-stretch">
+            <span className="flex w-14 shrink-0 items-center text-[15px] font-semibold">{lane.name}</span>
+            <ol className="relative h-[58px] flex-1 border-t-2 border-line-soft">
+              {lane.slots.map((slot) => (
+                <Bar
+                  key={slot.task}
+                  slot={slot}
+                  task={of.get(slot.task)}
+                  whole={schedule.minutes}
+                  critical={critical.has(slot.task)}
+                />
+              ))}
+            </ol>
+          </div>
+        ))}
+        <div aria-hidden className="relative ml-14 h-6 border-t-2 border-ink">
+          {marks.map((minute) => (
+            <span
+              key={minute}
+              className="figures absolute top-0 -translate-x-1/2 text-[14px] text-quiet"
+              style={{ left: `${(minute / schedule.minutes) * 100}%` }}
+            >
+              {hours(minute)}
+            </span>
+          ))}
+        </div>
+      </div>
+    </div>
+  )
+}
+
+/** Which station reigns when. */
+function StationBand({ day }: { day: DayView }) {
+  const of = new Map(day.tasks.map((task) => [task.id, task.station]))
+  const spans = stations.flatMap((station) => {
+    const slots = day.schedule.slots.filter((slot) => of.get(slot.task) === station && slot.who.length > 0)
+    if (slots.length === 0) return []
+    return [
+      { station, start: Math.min(...slots.map((slot) => slot.start)), end: Math.max(...slots.map((slot) => slot.end)) },
+    ]
+  })
+  return (
+    <div aria-hidden className="relative ml-14 h-6">
+      {spans.map(({ station, start, end }) => {
+        const share = ((end - start) / day.schedule.minutes) * 100
+        return (
+          <span
+            key={station}
+            className="absolute truncate border-l-2 border-ink pl-1 font-head text-[14px] font-semibold"
+            style={{ left: `${(start / day.schedule.minutes) * 100}%`, width: `${share}%` }}
+          >
+            {share > 6 ? stationNames[station] : ''}
+          </span>
+        )
+      })}
+    </div>
+  )
+}
+
+function Bar({
+  slot,
+  task,
+  whole,
+  critical,
+}: {
+  slot: Slot
+  task: DayTask | undefined
+  whole: number
+  critical: boolean
+}) {
+  const { job } = useJob()
+  const navigate = useNavigate()
+  const selected = useWorkSelection((state) => state.item) === slot.task
+  if (!task) return null
+  const share = ((slot.end - slot.start) / whole) * 100
+  const wait = task.hands === 0
+  const label = `${task.name}, ${hours(slot.start)} to ${hours(slot.end)}${critical ? ', critical' : ''}${task.done ? ', done' : ''}${task.learntFrom > 0 ? `, learnt from ${task.learntFrom}` : ''}`
+  const go = () => {
+    selectWork(slot.task)
+    void navigate(`/job/${job.id}/${stationOf(task)}`)
+  }
+  return (
+    <li className="absolute top-1 bottom-1" style={{ left: `${(slot.start / whole) * 100}%`, width: `${share}%` }}>
+      <button
+        type="button"
+        onClick={go}
+        aria-label={label}
+        title={label}
+        className={`block h-full w-full overflow-hidden border-2 px-1 text-left font-text text-[13px] leading-tight ${critical ? 'border-b-[6px]' : ''} ${selected ? 'border-lamp' : 'border-ink'} ${task.done ? 'bg-ink text-ground' : 'bg-paper'}`}
+        style={wait && !task.done ? { backgroundImage: hatch } : undefined}
+      >
+        {share > 7 && <span className={wait && !task.done ? 'bg-paper px-0.5' : ''}>{task.name}</span>}
+      </button>
+    </li>
+  )
+}
+
+function stationOf(task: DayTask): Station {
+  return task.station
+}

@@ -1,0 +1,234 @@
+import { bodyOutline, type DrawnPoint } from '@tidy-badger/core/access'
+import { machineIndex, type Box, type Cover } from '@tidy-badger/core/dossiers'
+import { accessOf, coverName } from '@tidy-badger/core/jobs'
+import { useJob } from '../../jobs/index.ts'
+
+type View = 'top' | 'side'
+/** Room around the machine, m. */
+const rim = 0.25
+
+/** The machine as a line drawing, from above and from its left side; what is off is lifted off its place. */
+export function MachineDrawing({ current, onPick }: { current: string | null; onPick: (cover: string) => void }) {
+  const { dossiers } = useJob()
+  const { body, covers = [] } = dossiers.machine
+  if (!body || covers.length === 0) return null
+  return (
+    <div className="flex min-w-0 flex-1 flex-col gap-1">
+      {(['top', 'side'] as const).map((view) => (
+        <figure key={view} className="min-w-0">
+          <figcaption className="text-[14px] text-quiet">
+            {view === 'top' ? 'From above, front to the left' : 'From the left'}
+          </figcaption>
+          <OneView view={view} current={current} onPick={onPick} />
+        </figure>
+      ))}
+    </div>
+  )
+}
+
+function OneView({ view, current, onPick }: { view: View; current: string | null; onPick: (cover: string) => void }) {
+  const { dossiers, state } = useJob()
+  const { machine } = dossiers
+  const plan = accessOf(dossiers, state)
+  const { body, covers = [] } = machine
+  if (!body) return null
+  const drawn = bodyOutline(body)[view]
+  const [low, high] = view === 'top' ? [-body.widthM / 2, body.widthM / 2] : [0, body.heightM]
+  const height = high - low + 2 * rim
+  const across = (value: number) => (view === 'top' ? value - low + rim : high - value + rim)
+  const path = (line: readonly DrawnPoint[]) =>
+    line.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${(x + rim).toFixed(3)} ${across(y).toFixed(3)}`).join('')
+  const planned = new Set(plan?.removals.map((removal) => removal.cover.id))
+  const shown = covers.filter((cover) => cover.box && (planned.has(cover.id) || cover.id in state.covers))
+  const others = covers.filter((cover) => cover.box && !shown.includes(cover))
+  const unit = (body.lengthM + 2 * rim) / 520
+  return (
+    <svg
+      viewBox={`0 0 ${body.lengthM + 2 * rim} ${height}`}
+      className="w-full"
+      style={{ maxHeight: view === 'top' ? 210 : 220 }}
+      role="group"
+      aria-label={`${machine.model} ${view === 'top' ? 'from above' : 'from the left'}`}
+    >
+      <g fill="none" stroke="var(--quiet)" strokeWidth={1.6 * unit} strokeLinejoin="round" strokeLinecap="round">
+        {drawn.wheels.map((wheel, i) =>
+          view === 'side' ? (
+            <g key={i}>
+              <circle cx={wheel.x + rim} cy={across(wheel.at)} r={wheel.radius} />
+              <circle cx={wheel.x + rim} cy={across(wheel.at)} r={wheel.radius * 0.55} />
+            </g>
+          ) : (
+            <rect
+              key={i}
+              x={wheel.x - wheel.radius + rim}
+              y={across(wheel.at) - wheel.width / 2}
+              width={wheel.radius * 2}
+              height={wheel.width}
+              rx={wheel.width / 4}
+            />
+          ),
+        )}
+        {drawn.lines.map((line, i) => (
+          <path key={i} d={path(line)} />
+        ))}
+      </g>
+      {others.map((cover) => (
+        <rect
+          key={cover.id}
+          {...rectOf(cover.box, view, across)}
+          rx={4 * unit}
+          fill="none"
+          stroke="var(--line)"
+          strokeWidth={1.2 * unit}
+        />
+      ))}
+      {shown.map((cover) => (
+        <DrawnCover
+          key={cover.id}
+          cover={cover}
+          view={view}
+          across={across}
+          unit={unit}
+          number={(plan?.removals.findIndex((removal) => removal.cover.id === cover.id) ?? -1) + 1}
+          off={cover.id in state.covers && !state.covers[cover.id].on}
+          current={cover.id === current}
+          onPick={() => onPick(cover.id)}
+        />
+      ))}
+      <Targets view={view} across={across} unit={unit} />
+    </svg>
+  )
+}
+
+function rectOf(box: Box | undefined, view: View, across: (value: number) => number) {
+  if (!box) return { x: 0, y: 0, width: 0, height: 0 }
+  const size = view === 'top' ? box.width : box.height
+  return {
+    x: box.x - box.length / 2 + rim,
+    y: across(view === 'top' ? box.y : box.z) - size / 2,
+    width: box.length,
+    height: size,
+  }
+}
+
+/** A cover in its place, or lifted off it with its place left dashed. */
+function DrawnCover({
+  cover,
+  view,
+  across,
+  unit,
+  number,
+  off,
+  current,
+  onPick,
+}: {
+  cover: Cover
+  view: View
+  across: (value: number) => number
+  unit: number
+  number: number
+  off: boolean
+  current: boolean
+  onPick: () => void
+}) {
+  const { dossiers } = useJob()
+  const rect = rectOf(cover.box, view, across)
+  const small = Math.min(rect.width, rect.height) < 18 * unit
+  const lift = off ? -22 * unit : 0
+  const label = `${coverName(dossiers, cover.id)}, ${off ? 'off' : 'on'}`
+  return (
+    <g
+      role="button"
+      tabIndex={view === 'top' ? 0 : -1}
+      aria-label={label}
+      aria-pressed={current}
+      onClick={onPick}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter') return
+        event.preventDefault()
+        onPick()
+      }}
+      style={{ cursor: 'pointer' }}
+    >
+      {off && (
+        <rect
+          {...rect}
+          rx={4 * unit}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth={1.5 * unit}
+          strokeDasharray={`${5 * unit} ${4 * unit}`}
+        />
+      )}
+      <g transform={`translate(${off ? 12 * unit : 0} ${lift})`}>
+        <rect
+          {...rect}
+          rx={4 * unit}
+          fill={current ? 'var(--paper)' : off ? 'var(--ink)' : 'var(--line-soft)'}
+          fillOpacity={off && !current ? 0.85 : 0.9}
+          stroke={current ? 'var(--lamp)' : 'var(--ink)'}
+          strokeWidth={(current ? 4 : 1.8) * unit}
+        />
+        {number > 0 && (
+          <text
+            x={rect.x + rect.width / 2}
+            y={small ? rect.y - 3 * unit : rect.y + rect.height / 2}
+            fontSize={(small ? 14 : 17) * unit}
+            fontWeight={700}
+            textAnchor="middle"
+            dominantBaseline={small ? 'auto' : 'central'}
+            fill={off && !current && !small ? 'var(--ground)' : 'var(--ink)'}
+            className="figures"
+            aria-hidden
+          >
+            {number}
+          </text>
+        )}
+      </g>
+    </g>
+  )
+}
+
+/** Where the plugs, studs and the mount place of this job sit. */
+function Targets({ view, across, unit }: { view: View; across: (value: number) => number; unit: number }) {
+  const { dossiers, state } = useJob()
+  const { zones } = machineIndex(dossiers.machine)
+  const spots = new Map<string, { x: number; y: number; count: number; names: string[] }>()
+  for (const { target } of accessOf(dossiers, state)?.targets ?? []) {
+    const at = zones.get(target.zone)?.at
+    if (!at) continue
+    const spot = spots.get(target.zone) ?? { x: at.x, y: view === 'top' ? at.y : at.z, count: 0, names: [] }
+    spots.set(target.zone, { ...spot, count: spot.count + 1, names: [...spot.names, target.name] })
+  }
+  return (
+    <g aria-hidden>
+      {[...spots].map(([zone, spot]) => (
+        <g key={zone}>
+          <title>{spot.names.join(', ')}</title>
+          <circle
+            cx={spot.x + rim}
+            cy={across(spot.y)}
+            r={(5 + 1.5 * Math.min(spot.count, 6)) * unit}
+            fill="var(--data)"
+            stroke="var(--ground)"
+            strokeWidth={2 * unit}
+          />
+          {spot.count > 1 && (
+            <text
+              x={spot.x + rim}
+              y={across(spot.y)}
+              fontSize={12 * unit}
+              fontWeight={700}
+              textAnchor="middle"
+              dominantBaseline="central"
+              fill="var(--ground)"
+              className="figures"
+            >
+              {spot.count}
+            </text>
+          )}
+        </g>
+      ))}
+    </g>
+  )
+}

@@ -1,0 +1,92 @@
+import { fastenerWords } from '@tidy-badger/core/dossiers'
+import { trayOf, type TrayItem } from '@tidy-badger/core/jobs'
+import { useState } from 'react'
+import { useJob } from '../../jobs/index.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Sheet } from '../../ui/Sheet.tsx'
+
+/** Everything taken off and not yet back, in a tray with one compartment each. */
+export function PartsTray() {
+  const { dossiers, state } = useJob()
+  const tray = trayOf(dossiers, state)
+  const [open, setOpen] = useState<string | null>(null)
+  const asked = tray.find((item) => item.cover.id === open)
+  return (
+    <section aria-label="Parts tray">
+      <h3 className="mb-1.5 text-[16px] font-bold">
+        In the tray <span className="figures font-normal text-quiet">{tray.length}</span>
+      </h3>
+      {tray.length === 0 ? (
+        <p className="text-[15.5px] text-quiet">Empty. What comes off is kept here until it is back.</p>
+      ) : (
+        <ul className="grid grid-cols-2 gap-px overflow-hidden rounded-lg border-2 border-ink bg-ink">
+          {tray.map((item) => (
+            <Compartment key={item.cover.id} item={item} onPick={() => setOpen(item.cover.id)} />
+          ))}
+          {tray.length % 2 === 1 && <li aria-hidden className="bg-line-soft" />}
+        </ul>
+      )}
+      <Sheet open={asked !== undefined} onClose={() => setOpen(null)} title={asked?.cover.name ?? ''}>
+        {asked && <LeaveOff item={asked} onDone={() => setOpen(null)} />}
+      </Sheet>
+    </section>
+  )
+}
+
+function Compartment({ item, onPick }: { item: TrayItem; onPick: () => void }) {
+  const small = item.cover.fasteners.filter((fastener) => fastener.threadMm !== undefined)
+  return (
+    <li className="bg-paper">
+      <button type="button" onClick={onPick} className="block min-h-[64px] w-full px-2.5 py-2 text-left font-text">
+        <span className="block text-[15.5px] leading-tight font-semibold">{item.cover.name}</span>
+        <span className="block text-[15px] leading-tight text-quiet">
+          {[...small.map((fastener) => `${fastener.count} × M${fastener.threadMm}`), ...item.cover.saves].join(', ')}
+        </span>
+        {item.leftOff && <span className="block text-[15px] font-semibold text-lamp-ink">stays off</span>}
+      </button>
+    </li>
+  )
+}
+
+function LeaveOff({ item, onDone }: { item: TrayItem; onDone: () => void }) {
+  const { write } = useJob()
+  const [reason, setReason] = useState('')
+  return (
+    <div className="flex flex-col gap-4">
+      <ul className="list-disc pl-5">
+        {item.cover.fasteners.map((fastener) => (
+          <li key={fastenerWords(fastener)}>{fastenerWords(fastener)}</li>
+        ))}
+        {item.cover.saves.map((saved) => (
+          <li key={saved} className="font-semibold">
+            {saved}
+          </li>
+        ))}
+      </ul>
+      <Button
+        look="main"
+        onClick={() => void write({ kind: 'cover-on', cover: item.cover.id }).then((written) => written && onDone())}
+      >
+        It is back on
+      </Button>
+      <form
+        className="flex flex-col gap-2 border-t-2 border-line-soft pt-4"
+        onSubmit={(event) => {
+          event.preventDefault()
+          if (reason.trim() !== '')
+            void write({ kind: 'left-off', cover: item.cover.id, reason: reason.trim() }).then(
+              (written) => written && onDone(),
+            )
+        }}
+      >
+        <label className="flex flex-col">
+          It stays off, because
+          <input value={reason} onChange={(event) => setReason(event.target.value)} />
+        </label>
+        <Button type="submit" disabled={reason.trim() === ''}>
+          Write it down
+        </Button>
+      </form>
+    </div>
+  )
+}

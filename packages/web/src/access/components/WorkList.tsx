@@ -1,0 +1,190 @@
+import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core'
+import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import { CSS } from '@dnd-kit/utilities'
+import { accessOf, handOrderOf, wordsOf, type WorkItem } from '@tidy-badger/core/jobs'
+import { minutesText } from '@tidy-badger/core/dossiers'
+import { ArrowDown, ArrowUp, Check, GripVertical, TriangleAlert } from 'lucide-react'
+import { useJob } from '../../jobs/index.ts'
+import { Button } from '../../ui/Button.tsx'
+
+/** What is to be done here, in order. Covers that come off can be put in another order, by drag, buttons or keys. */
+export function WorkList({
+  items,
+  current,
+  onPick,
+}: {
+  items: readonly WorkItem[]
+  current: WorkItem | undefined
+  onPick: (id: string) => void
+}) {
+  const { dossiers, state, write } = useJob()
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
+  const movable = items.filter((item) => item.kind === 'cover-off' && !item.done)
+  const breaks = accessOf(dossiers, state)?.breaks ?? []
+  const byHand = handOrderOf(state)
+  const reorder = (ids: readonly string[]) => {
+    const order = (accessOf(dossiers, state)?.removals ?? []).map((removal) => `off.${removal.cover.id}`)
+    const places = order.flatMap((id, i) => (ids.includes(id) ? [i] : []))
+    places.forEach((place, i) => (order[place] = ids[i]))
+    void write({
+      kind: 'choice',
+      choice: 'cover-order',
+      value: order.map((id) => id.slice(4)).join(','),
+      replaces: state.choices['cover-order']?.value ?? null,
+    })
+  }
+  const move = (id: string, step: number) => {
+    const ids = movable.map((item) => item.id)
+    const from = ids.indexOf(id)
+    const to = from + step
+    if (from >= 0 && to >= 0 && to < ids.length) reorder(arrayMove(ids, from, to))
+  }
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const ids = movable.map((item) => item.id)
+    const from = ids.indexOf(String(active.id))
+    const to = ids.indexOf(String(over?.id))
+    if (from >= 0 && to >= 0 && from !== to) reorder(arrayMove(ids, from, to))
+  }
+  return (
+    <div className="min-w-0">
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+        <SortableContext items={movable.map((item) => item.id)} strategy={verticalListSortingStrategy}>
+          <ol className="flex flex-col gap-1">
+            {items.map((item) => (
+              <WorkRow
+                key={item.id}
+                item={item}
+                current={item.id === current?.id}
+                movable={movable.length > 1 && movable.includes(item)}
+                says={breaks.filter((found) => item.id === `off.${found.cover}`).map((found) => found.says)}
+                onPick={() => onPick(item.id)}
+                onMove={(step) => move(item.id, step)}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      {byHand && movable.length > 1 && (
+        <Button
+          look="quiet"
+          onClick={() =>
+            void write({
+              kind: 'choice',
+              choice: 'cover-order',
+              value: 'as proposed',
+              replaces: state.choices['cover-order']?.value ?? null,
+            })
+          }
+        >
+          Back to the planned order
+        </Button>
+      )}
+    </div>
+  )
+}
+
+function WorkRow({
+  item,
+  current,
+  movable,
+  says,
+  onPick,
+  onMove,
+}: {
+  item: WorkItem
+  current: boolean
+  movable: boolean
+  says: string[]
+  onPick: () => void
+  onMove: (step: number) => void
+}) {
+  const { state } = useJob()
+  const sortable = useSortable({ id: item.id, disabled: !movable })
+  const reading = item.kind === 'step' ? state.readings.filter((made) => made.step === item.step.id).at(-1) : undefined
+  const name = wordsOf(item)
+  return (
+    <li
+      ref={sortable.setNodeRef}
+      style={{ transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition }}
+      className={`rounded-lg border-2 ${current ? 'border-lamp bg-paper' : 'border-transparent'} ${sortable.isDragging ? 'z-10 bg-paper' : ''}`}
+    >
+      <div className="flex items-start">
+        {movable && (
+          <span
+            ref={sortable.setActivatorNodeRef}
+            {...sortable.listeners}
+            aria-hidden
+            className="grid min-h-12 w-7 shrink-0 cursor-grab touch-none place-items-center text-quiet"
+          >
+            <GripVertical size={18} />
+          </span>
+        )}
+        <button
+          type="button"
+          onClick={onPick}
+          onKeyDown={(event) => {
+            if (!movable || !event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
+            event.preventDefault()
+            onMove(event.key === 'ArrowUp' ? -1 : 1)
+          }}
+          aria-current={current ? 'step' : undefined}
+          className="flex min-h-12 min-w-0 flex-1 items-start gap-2.5 px-2 py-2 text-left font-text"
+        >
+          <span
+            aria-hidden
+            className={`mt-0.5 grid size-6 shrink-0 place-items-center rounded border-2 ${item.done ? 'border-ink bg-ink text-lamp' : 'border-quiet'}`}
+          >
+            {item.done && <Check size={17} strokeWidth={3.5} />}
+          </span>
+          <span className="min-w-0 flex-1">
+            <span className={current ? 'text-[17px] font-semibold' : item.done ? 'text-quiet' : ''}>{name}</span>
+            <span className="sr-only">{item.done ? ', done' : ', open'}</span>
+            {reading && (
+              <span className="figures ml-2 font-semibold">
+                {reading.value} {reading.unit}
+              </span>
+            )}
+            {item.done?.by && <span className="block text-[14px] text-quiet">{item.done.by}</span>}
+          </span>
+          {!item.done && (
+            <span className="figures shrink-0 pt-0.5 text-[14px] text-quiet">{minutesText(roundedMinutes(item))}</span>
+          )}
+        </button>
+      </div>
+      {current && movable && (
+        <div className="flex gap-1 px-2 pb-1">
+          <MoveButton label={`${name}: earlier`} onClick={() => onMove(-1)}>
+            <ArrowUp aria-hidden size={18} />
+          </MoveButton>
+          <MoveButton label={`${name}: later`} onClick={() => onMove(1)}>
+            <ArrowDown aria-hidden size={18} />
+          </MoveButton>
+        </div>
+      )}
+      {says.map((text) => (
+        <p key={text} className="flex gap-2 px-2 pb-2 font-semibold text-stop">
+          <TriangleAlert aria-hidden size={19} className="shrink-0" /> {text}
+        </p>
+      ))}
+    </li>
+  )
+}
+
+function roundedMinutes({ minutes }: WorkItem) {
+  const round = (value: number) => Math.round(value)
+  return { best: round(minutes.best), likely: round(minutes.likely), worst: round(minutes.worst) }
+}
+
+function MoveButton({ label, onClick, children }: { label: string; onClick: () => void; children: React.ReactNode }) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={`${label} (Alt and arrow)`}
+      onClick={onClick}
+      className="grid size-11 place-items-center rounded-lg border-2 border-line"
+    >
+      {children}
+    </button>
+  )
+}

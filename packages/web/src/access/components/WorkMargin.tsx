@@ -1,0 +1,152 @@
+import { targetKey, waysTo, type PlannedTarget } from '@tidy-badger/core/access'
+import type { Cover, Station } from '@tidy-badger/core/dossiers'
+import { accessOf, coverName, wayChoice, type WorkItem } from '@tidy-badger/core/jobs'
+import { PhotoButton, PhotoRow, StopGate, useJob } from '../../jobs/index.ts'
+import { Button } from '../../ui/Button.tsx'
+import { MarginCard } from '../../ui/MarginCard.tsx'
+import { FastenerDrawing } from './FastenerDrawing.tsx'
+import { PartsTray } from './PartsTray.tsx'
+
+/** What concerns the thing in hand: care first, then what holds it, what to keep, why, and the tray. */
+export function WorkMargin({ item, station, gated }: { item: WorkItem | undefined; station: Station; gated: boolean }) {
+  const { dossiers, state } = useJob()
+  const cover = coverOf(item)
+  const step = item?.kind === 'step' ? item.step : null
+  const caution = cover?.caution ?? step?.caution
+  const about = cover ? { station, cover: cover.id } : step ? { station, step: step.id } : { station }
+  const photos = state.photos.filter(
+    (photo) => (cover && photo.about?.cover === cover.id) || (step && photo.about?.step === step.id),
+  )
+  const trayStation = ['make-safe', 'open-up', 'wake', 'close-up', 'hook-up'].includes(station)
+  return (
+    <>
+      {gated && <StopGate />}
+      {caution && (
+        <MarginCard tone="lamp" title="Take care">
+          {caution}
+        </MarginCard>
+      )}
+      {cover && item && <CoverCard cover={cover} off={item.kind === 'cover-off'} />}
+      {step?.why && (
+        <MarginCard tone="data" title="Why">
+          {step.why}
+        </MarginCard>
+      )}
+      {step?.wait && (
+        <MarginCard tone="data" title={`Then ${step.wait.minutes} min by itself`}>
+          {step.wait.why[0].toUpperCase()}
+          {step.wait.why.slice(1)}. The clock starts when it is done; other work goes on.
+        </MarginCard>
+      )}
+      {item?.kind === 'cover-off' && <OtherWays cover={item.removal.cover} />}
+      {item && (
+        <div className="flex flex-col gap-2">
+          <PhotoButton
+            shows={item.kind === 'earlier' ? 'damage' : station === 'take-in' ? 'before' : 'work'}
+            about={about}
+          />
+          <PhotoRow photos={photos} />
+        </div>
+      )}
+      {trayStation && dossiers.machine.covers && <PartsTray />}
+      {!cover &&
+        dossiers.machine.cautions.map((text) => (
+          <MarginCard key={text} tone="quiet" title={dossiers.machine.model}>
+            {text}
+          </MarginCard>
+        ))}
+      {(station === 'take-in' || station === 'prove') && (
+        <MarginCard tone="quiet" title="What comes first">
+          Local law, the maker's data and the kit's own sheet come before anything here. Emission controls stay as they
+          are.
+        </MarginCard>
+      )}
+    </>
+  )
+}
+
+export function coverOf(item: WorkItem | undefined): Cover | null {
+  if (item?.kind === 'cover-off') return item.removal.cover
+  if (item?.kind === 'cover-on') return item.closing.cover
+  return null
+}
+
+function CoverCard({ cover, off }: { cover: Cover; off: boolean }) {
+  const tools = cover.tools ?? []
+  return (
+    <MarginCard tone="quiet" title={off ? 'What holds it' : 'What goes back'}>
+      {cover.fasteners.length > 0 ? (
+        <ul>
+          {cover.fasteners.map((fastener, i) => (
+            <FastenerDrawing key={i} fastener={fastener} />
+          ))}
+        </ul>
+      ) : (
+        <p>Nothing written down.</p>
+      )}
+      {tools.length > 0 && <p>Also: {tools.join(', ')}</p>}
+      {cover.helper && <p className="font-semibold">Two people.</p>}
+      {off && cover.how && <p className="mt-1">{cover.how}</p>}
+      {cover.saves.length > 0 && (
+        <p className="mt-1 font-semibold">
+          {off ? 'Save: ' : 'Back with it: '}
+          {cover.saves.join(', ')}
+        </p>
+      )}
+      {cover.hot && off && <p className="mt-1">Cold first.</p>}
+    </MarginCard>
+  )
+}
+
+/** What this cover is off for, and the other ways to it. */
+function OtherWays({ cover }: { cover: Cover }) {
+  const { dossiers, state } = useJob()
+  const targets = accessOf(dossiers, state)?.targets.filter((item) => item.covers.includes(cover.id)) ?? []
+  if (targets.length === 0) return null
+  return (
+    <MarginCard tone="data" title="It gives way to">
+      <ul className="flex flex-col gap-1.5">
+        {targets.map((item) => (
+          <TargetLine key={targetKey(item.target)} item={item} />
+        ))}
+      </ul>
+    </MarginCard>
+  )
+}
+
+function TargetLine({ item }: { item: PlannedTarget }) {
+  const { dossiers, state, write } = useJob()
+  const choice = wayChoice(item.target)
+  const now = state.choices[choice]?.value ?? null
+  const others = waysTo(dossiers.machine, item.target).filter((way) => way.id !== item.way.id)
+  const choose = (value: string) => void write({ kind: 'choice', choice, value, replaces: now })
+  return (
+    <li>
+      <span className="font-semibold">{item.target.name}</span>, from {item.way.from}
+      {now !== null && now !== 'as proposed' && (
+        <Button look="quiet" className="!px-0" onClick={() => choose('as proposed')}>
+          Back to the planned way
+        </Button>
+      )}
+      {others.map((way) => {
+        const more = item.otherwise?.way.id === way.id ? item.otherwise.moreMinutes : null
+        return (
+          <details key={way.id}>
+            <summary className="flex min-h-11 cursor-pointer items-center text-data underline underline-offset-4">
+              or from {way.from}
+              {more !== null && `: ${more >= 0 ? '+' : '−'}${Math.round(Math.abs(more))} min`}
+            </summary>
+            {way.note && <p>{way.note}</p>}
+            <p>
+              Behind:{' '}
+              {way.needs.length > 0 ? way.needs.map((id) => coverName(dossiers, id)).join(', ') : 'nothing to take off'}
+            </p>
+            <Button className="mt-1" onClick={() => choose(way.id)}>
+              Take this way
+            </Button>
+          </details>
+        )
+      })}
+    </li>
+  )
+}

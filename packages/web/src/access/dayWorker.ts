@@ -1,0 +1,12 @@
+import { planAccess, type AccessTarget } from '@tidy-badger/core/access'
+import type { Machine } from '@tidy-badger/core/dossiers'
+import { daySpread, type JobDay } from '@tidy-badger/core/jobs'
+import { expose } from 'comlink'
+
+const api = {
+  spread: (day: Pick<JobDay, 'tasks' | 'people'>) => daySpread(day),
+  finish: (machine: Machine, targets: AccessTarget[]) => planAccess(machine, targets, { width: 50_000 }),
+}
+export type DayApi = typeof api
+
+expose(api)

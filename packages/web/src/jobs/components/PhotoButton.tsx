@@ -1,0 +1,45 @@
+import type { PhotoPlace, PhotoShows } from '@tidy-badger/core/jobs'
+import { Camera } from 'lucide-react'
+import { useState } from 'react'
+import { toast } from 'sonner'
+import { keepPhoto } from '../../photos/index.ts'
+import { FileButton } from '../../ui/FileButton.tsx'
+import { useJob } from '../useJob.ts'
+
+/** Takes photos with the phone or from files and hangs them on what is in hand. */
+export function PhotoButton({
+  shows,
+  about,
+  label = 'Photo',
+  look = 'plain',
+}: {
+  shows: PhotoShows
+  about: PhotoPlace
+  label?: string
+  look?: 'plain' | 'quiet' | 'dock'
+}) {
+  const { write } = useJob()
+  const [busy, setBusy] = useState(false)
+  const take = async (files: File[]) => {
+    setBusy(true)
+    for (const file of files)
+      try {
+        await write(await keepPhoto(file, shows, about))
+      } catch (error) {
+        toast.error(`${file.name}: ${error instanceof Error ? error.message : 'it could not be kept.'}`)
+      }
+    setBusy(false)
+  }
+  return (
+    <FileButton
+      accept="image/*"
+      label={`${label}: pick or take pictures`}
+      multiple
+      look={look}
+      disabled={busy}
+      onFiles={(files) => void take(files)}
+    >
+      <Camera aria-hidden size={20} /> {busy ? 'Making it smaller…' : label}
+    </FileButton>
+  )
+}

@@ -1,0 +1,124 @@
+import { timersOf, type RunningTimer } from '@tidy-badger/core/jobs'
+import { BellRing, Hourglass } from 'lucide-react'
+import { useEffect, useState } from 'react'
+import { Button } from '../../ui/Button.tsx'
+import { Sheet } from '../../ui/Sheet.tsx'
+import { useJob } from '../useJob.ts'
+
+/** Over for longer than this, a wait is no longer shown, ms. */
+const shownAfterMs = 30 * 60_000
+
+function useNow(everyMs: number): number {
+  const [now, setNow] = useState(() => Date.now())
+  useEffect(() => {
+    const beat = setInterval(() => setNow(Date.now()), everyMs)
+    return () => clearInterval(beat)
+  }, [everyMs])
+  return now
+}
+
+export function clockWords(milliseconds: number): string {
+  const seconds = Math.max(0, Math.ceil(milliseconds / 1000))
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+}
+
+/** The wait that ends next, running on whatever is done meanwhile; all of them one tap further. */
+export function TimerChips() {
+  const { dossiers, state, write } = useJob()
+  const now = useNow(1000)
+  const [open, setOpen] = useState(false)
+  const timers = timersOf(dossiers, state).filter((timer) => Date.parse(timer.endsAt) > now - shownAfterMs)
+  const running = timers.find((timer) => Date.parse(timer.endsAt) > now)
+  const over = timers.filter((timer) => Date.parse(timer.endsAt) <= now)
+  return (
+    <>
+      <button
+        type="button"
+        onClick={() => setOpen(true)}
+        aria-label={running ? `Waiting: ${running.what}, all timers` : 'Timers'}
+        className={`flex min-h-11 items-center gap-2 rounded-lg px-2 font-semibold ${over.length > 0 && !running ? 'text-good' : ''}`}
+      >
+        {over.length > 0 && !running ? <BellRing aria-hidden size={20} /> : <Hourglass aria-hidden size={20} />}
+        {running ? (
+          <span className="figures text-[16px]">{clockWords(Date.parse(running.endsAt) - now)}</span>
+        ) : (
+          <span className="max-sm:sr-only">{over.length > 0 ? 'over' : 'Timer'}</span>
+        )}
+      </button>
+      <Sheet open={open} onClose={() => setOpen(false)} title="Timers" hint="They run on with the page closed.">
+        <ul className="flex flex-col gap-3">
+          {timers.map((timer) => (
+            <TimerRow
+              key={timer.entry}
+              timer={timer}
+              now={now}
+              onStop={() => void write({ kind: 'timer-stopped', timer: timer.entry })}
+            />
+          ))}
+        </ul>
+        {timers.length === 0 && <p className="text-quiet">Nothing is being waited for.</p>}
+        <NewTimer />
+      </Sheet>
+    </>
+  )
+}
+
+function TimerRow({ timer, now, onStop }: { timer: RunningTimer; now: number; onStop: () => void }) {
+  const left = Date.parse(timer.endsAt) - now
+  return (
+    <li className="flex items-center gap-3 border-b-2 border-line-soft pb-3">
+      <span className={`figures w-24 shrink-0 text-[28px] font-bold ${left <= 0 ? 'text-good' : ''}`}>
+        {left <= 0 ? 'over' : clockWords(left)}
+      </span>
+      <span className="min-w-0 flex-1">{timer.what}</span>
+      {timer.byHand && <Button onClick={onStop}>Stop</Button>}
+    </li>
+  )
+}
+
+function NewTimer() {
+  const { write } = useJob()
+  const [what, setWhat] = useState('')
+  const [minutes, setMinutes] = useState('')
+  const [wrong, setWrong] = useState('')
+  const start = async () => {
+    const figure = Number(minutes.replace(',', '.'))
+    if (!(figure > 0) || figure > 6000) return setWrong('Type the minutes, more than none.')
+    if (await write({ kind: 'timer-started', what: what.trim() || 'waiting', minutes: figure })) {
+      setWhat('')
+      setMinutes('')
+      setWrong('')
+    }
+  }
+  return (
+    <form
+      className="mt-6 grid grid-cols-[1fr_90px] gap-2"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void start()
+      }}
+    >
+      <label className="flex flex-col">
+        What is waited for
+        <input value={what} maxLength={200} onChange={(event) => setWhat(event.target.value)} />
+      </label>
+      <label className="flex flex-col">
+        Minutes
+        <input
+          inputMode="decimal"
+          className="figures"
+          value={minutes}
+          onChange={(event) => setMinutes(event.target.value)}
+        />
+      </label>
+      {wrong && (
+        <p role="alert" className="col-span-2 font-semibold text-stop">
+          {wrong}
+        </p>
+      )}
+      <Button type="submit" className="col-span-2">
+        Start
+      </Button>
+    </form>
+  )
+}

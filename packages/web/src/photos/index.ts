@@ -1,0 +1,2 @@
+export { keepPhoto } from './keepPhoto.ts'
+export { Photo } from './components/Photo.tsx'
