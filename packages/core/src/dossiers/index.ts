@@ -27,6 +27,7 @@ export {
   type PinoutRow,
   type PinoutTable,
 } from './pinoutTable.ts'
+export { coverRow, emptyCoverRow, withCover, withoutCover, type CoverRow } from './editAccess.ts'
 export { compareDossiers, type DossierChange } from './compareDossiers.ts'
 export {
   blankMachine,

@@ -23,6 +23,8 @@ export interface Consumable {
 
 /** A tie every so far along the loom, m. */
 export const tieSpacingM = 0.12
+/** A branch is free so far before its plug, so that it can be pulled, m. */
+const freeEndM = 0.15
 /** Outer diameter of a thin-walled vehicle wire, mm, from its copper area (ISO 6722 class B, within 0.15 mm to 6 mm²). */
 export function wireDiameterMm(areaMm2: number): number {
   return 0.75 + 1.32 * Math.sqrt(areaMm2)
@@ -98,6 +100,8 @@ function joints(dossiers: JobDossiers, state: JobState): Map<TapMethod, string[]
 export function consumables(dossiers: JobDossiers, state: JobState): Consumable[] {
   const { machine, kit } = dossiers
   const length = loomLengthM(kit)
+  const ties = tiesOf(kit)
+  const inKit = kit.parts.find((part) => part.id === 'ties')?.count ?? 0
   const across = bundleDiameterMm(trunkWires(kit).map(wireDiameterMm))
   const byJoint = [...joints(dossiers, state)].flatMap(([method, ends]): Consumable[] => {
     const areas = planOf(dossiers, state).flatMap(({ kitEnd, target }) => {
@@ -105,7 +109,8 @@ export function consumables(dossiers: JobDossiers, state: JobState): Consumable[
       if (!end || !ends.includes(end.name) || target === null || !('cavity' in target)) return []
       return wireAt(machine, target.connector, target.cavity)?.areaMm2 ?? []
     })
-    const range = areas.length > 0 ? ` for ${Math.min(...areas)}–${Math.max(...areas)} mm²` : ''
+    const [thin, thick] = [Math.min(...areas), Math.max(...areas)]
+    const range = areas.length === 0 ? '' : ` for ${thin === thick ? thin : `${thin}–${thick}`} mm²`
     return [{ name: `${jointPart[method]}${range}`, amount: ends.length, unit: '×', basis: ends.join(', ') }]
   })
   const sleeved = joints(dossiers, state).get('solder and sleeve')?.length ?? 0
@@ -122,9 +127,9 @@ export function consumables(dossiers: JobDossiers, state: JobState): Consumable[
     },
     {
       name: 'Cable ties 150 mm',
-      amount: Math.ceil(length / tieSpacingM) + 2 * kit.ends.length,
+      amount: ties,
       unit: '×',
-      basis: `${length.toFixed(1)} m of loom, one every ${tieSpacingM * 1000} mm, two at each end; the route is not known yet`,
+      basis: `${length.toFixed(1)} m of loom, one every ${tieSpacingM * 1000} mm, none in the last ${freeEndM * 1000} mm before a plug; the kit has ${inKit}${ties > inKit ? `: ${ties - inKit} more from the shelf` : ''}; the route is not known yet`,
     },
     ...(kit.ends.some((end) => end.type === 'ring')
       ? [{ name: 'Contact grease', amount: 1, unit: 'g', basis: 'under each ring' }]
@@ -138,6 +143,12 @@ const jointPart: Record<TapMethod, string> = {
   'solder and sleeve': 'Solder joint',
   'crimp and sealed sleeve': 'Crimp with sealed sleeve',
   'added pin': 'Pin with seal',
+}
+
+/** Ties for the loom by its own lengths: trunk and branches, the last bit before a plug left free. */
+export function tiesOf(kit: Kit): number {
+  const along = (lengthM: number) => Math.ceil(Math.max(0, lengthM) / tieSpacingM)
+  return along(kit.trunkM) + kit.ends.reduce((sum, end) => sum + along(end.branchM - freeEndM), 0)
 }
 
 /** Trunk and branches together, m. */

@@ -80,8 +80,8 @@ export function WorkPage({ station, children }: { station: Station; children?: R
             </Tabs.List>
           </div>
           <Tabs.Content value="machine" tabIndex={-1}>
-            <div className={withMachine ? 'flex gap-5 max-xl:flex-col-reverse' : ''}>
-              <div className={withMachine ? 'xl:w-[340px] xl:shrink-0' : ''}>
+            <div className={withMachine ? 'flex gap-4 max-xl:flex-col-reverse' : ''}>
+              <div className={withMachine ? 'xl:w-[296px] xl:shrink-0' : ''}>
                 <WorkList items={items} current={current} onPick={selectWork} />
                 {station === 'make-safe' && <Schools />}
                 {children}

@@ -1,3 +1,4 @@
+import { accessGaps } from '@tidy-badger/core/access'
 import {
   machineGaps,
   parseMachine,
@@ -15,6 +16,7 @@ import { Failed, Loading } from '../ui/states.tsx'
 import { PlugFace } from '../wiring/index.ts'
 import { dropDraft, publish } from './api.ts'
 import { CircuitTable } from './components/CircuitTable.tsx'
+import { CoverTable } from './components/CoverTable.tsx'
 import { NewPlug } from './components/NewPlug.tsx'
 import { PastePinout } from './components/PastePinout.tsx'
 import { PlugDetails } from './components/PlugDetails.tsx'
@@ -110,6 +112,9 @@ function Editor({ id, machine }: { id: string; machine: Machine }) {
           <Gaps id={id} machine={machine} onPick={setPicked} />
         </aside>
       </div>
+      <div className="mt-6">
+        <CoverTable machine={machine} />
+      </div>
       <div className="mt-6 grid gap-8 lg:grid-cols-2">
         <CircuitTable machine={machine} />
         <StudTable machine={machine} />
@@ -137,7 +142,7 @@ function SavedState() {
 function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (connector: string) => void }) {
   const navigate = useNavigate()
   const client = useQueryClient()
-  const gaps = machineGaps(machine)
+  const gaps = [...machineGaps(machine), ...((machine.covers ?? []).length > 0 ? accessGaps(machine) : [])]
   const parsed = parseMachine(machine)
   const problems = parsed.ok ? [] : parsed.problems
   const finish = async (draft: boolean) => {

@@ -1,11 +1,14 @@
 import type { DayTask } from '@tidy-badger/core/jobs'
 import type { Slot } from '@tidy-badger/core/scheduling'
-import { stations, type Station } from '@tidy-badger/core/dossiers'
+import { stations } from '@tidy-badger/core/dossiers'
 import { useNavigate } from 'react-router'
 import { stationNames, useJob } from '../../jobs/index.ts'
 import { hours, type DayView } from '../useDay.ts'
 import { selectWork, useWorkSelection } from '../store.ts'
 
+/** Narrowest a minute is drawn. */
+const pxPerMinute = 3
+const laneNamePx = 56
 const hatch = 'repeating-linear-gradient(135deg, var(--line) 0 3px, transparent 3px 8px)'
 
 /** The day as a strip: a lane for each person and one for waits; critical pieces stand on a bar, done ones are filled. */
@@ -23,7 +26,7 @@ export function DayStrip({ day }: { day: DayView }) {
   const marks = Array.from({ length: Math.floor(schedule.minutes / 60) }, (_, i) => (i + 1) * 60)
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="The day">
-      <div className="min-w-[680px]">
+      <div style={{ minWidth: Math.max(640, schedule.minutes * pxPerMinute + laneNamePx) }}>
         <StationBand day={day} />
         {lanes.map((lane) => (
           <div key={lane.name} className="flex items-stretch">
@@ -102,10 +105,11 @@ function Bar({
   if (!task) return null
   const share = ((slot.end - slot.start) / whole) * 100
   const wait = task.hands === 0
+  const wide = (slot.end - slot.start) * pxPerMinute > 52
   const label = `${task.name}, ${hours(slot.start)} to ${hours(slot.end)}${critical ? ', critical' : ''}${task.done ? ', done' : ''}${task.learntFrom > 0 ? `, learnt from ${task.learntFrom}` : ''}`
   const go = () => {
     selectWork(slot.task)
-    void navigate(`/job/${job.id}/${stationOf(task)}`)
+    void navigate(`/job/${job.id}/${task.station}`)
   }
   return (
     <li className="absolute top-1 bottom-1" style={{ left: `${(slot.start / whole) * 100}%`, width: `${share}%` }}>
@@ -114,15 +118,11 @@ function Bar({
         onClick={go}
         aria-label={label}
         title={label}
-        className={`block h-full w-full overflow-hidden border-2 px-1 text-left font-text text-[13px] leading-tight ${critical ? 'border-b-[6px]' : ''} ${selected ? 'border-lamp' : 'border-ink'} ${task.done ? 'bg-ink text-ground' : 'bg-paper'}`}
+        className={`block h-full w-full overflow-hidden border-y-2 border-l-2 px-0.5 text-left font-text text-[13px] leading-tight ${critical ? 'border-b-[6px]' : ''} ${selected ? 'border-lamp' : 'border-ink'} ${task.done ? 'bg-ink text-ground' : 'bg-paper'}`}
         style={wait && !task.done ? { backgroundImage: hatch } : undefined}
       >
-        {share > 7 && <span className={wait && !task.done ? 'bg-paper px-0.5' : ''}>{task.name}</span>}
+        {wide && <span className={wait && !task.done ? 'bg-paper' : ''}>{task.name}</span>}
       </button>
     </li>
   )
-}
-
-function stationOf(task: DayTask): Station {
-  return task.station
 }

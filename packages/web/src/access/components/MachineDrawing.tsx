@@ -1,11 +1,11 @@
 import { bodyOutline, type DrawnPoint } from '@tidy-badger/core/access'
 import { machineIndex, type Box, type Cover } from '@tidy-badger/core/dossiers'
-import { accessOf, coverName } from '@tidy-badger/core/jobs'
+import { accessOf, coverName, type JobState } from '@tidy-badger/core/jobs'
 import { useJob } from '../../jobs/index.ts'
 
 type View = 'top' | 'side'
 /** Room around the machine, m. */
-const rim = 0.25
+const rim = 0.12
 
 /** The machine as a line drawing, from above and from its left side; what is off is lifted off its place. */
 export function MachineDrawing({ current, onPick }: { current: string | null; onPick: (cover: string) => void }) {
@@ -39,14 +39,17 @@ function OneView({ view, current, onPick }: { view: View; current: string | null
   const path = (line: readonly DrawnPoint[]) =>
     line.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${(x + rim).toFixed(3)} ${across(y).toFixed(3)}`).join('')
   const planned = new Set(plan?.removals.map((removal) => removal.cover.id))
-  const shown = covers.filter((cover) => cover.box && (planned.has(cover.id) || cover.id in state.covers))
+  const lastOf = (cover: Cover) => (cover.id === current ? 2 : isOff(state, cover) ? 1 : 0)
+  const shown = covers
+    .filter((cover) => cover.box && (planned.has(cover.id) || cover.id in state.covers))
+    .sort((a, b) => lastOf(a) - lastOf(b))
   const others = covers.filter((cover) => cover.box && !shown.includes(cover))
-  const unit = (body.lengthM + 2 * rim) / 520
+  const unit = (body.lengthM + 2 * rim) / 430
   return (
     <svg
       viewBox={`0 0 ${body.lengthM + 2 * rim} ${height}`}
       className="w-full"
-      style={{ maxHeight: view === 'top' ? 210 : 220 }}
+      style={{ maxHeight: 250 }}
       role="group"
       aria-label={`${machine.model} ${view === 'top' ? 'from above' : 'from the left'}`}
     >
@@ -76,12 +79,13 @@ function OneView({ view, current, onPick }: { view: View; current: string | null
         <rect
           key={cover.id}
           {...rectOf(cover.box, view, across)}
-          rx={4 * unit}
+          rx={roundOf(cover.box, view)}
           fill="none"
           stroke="var(--line)"
           strokeWidth={1.2 * unit}
         />
       ))}
+      <Targets view={view} across={across} unit={unit} />
       {shown.map((cover) => (
         <DrawnCover
           key={cover.id}
@@ -90,12 +94,11 @@ function OneView({ view, current, onPick }: { view: View; current: string | null
           across={across}
           unit={unit}
           number={(plan?.removals.findIndex((removal) => removal.cover.id === cover.id) ?? -1) + 1}
-          off={cover.id in state.covers && !state.covers[cover.id].on}
+          off={isOff(state, cover)}
           current={cover.id === current}
           onPick={() => onPick(cover.id)}
         />
       ))}
-      <Targets view={view} across={across} unit={unit} />
     </svg>
   )
 }
@@ -109,6 +112,15 @@ function rectOf(box: Box | undefined, view: View, across: (value: number) => num
     width: box.length,
     height: size,
   }
+}
+
+function isOff(state: JobState, cover: Cover): boolean {
+  return cover.id in state.covers && !state.covers[cover.id].on
+}
+
+function roundOf(box: Box | undefined, view: View): number {
+  if (!box) return 0
+  return 0.3 * Math.min(box.length, view === 'top' ? box.width : box.height)
 }
 
 /** A cover in its place, or lifted off it with its place left dashed. */
@@ -133,8 +145,9 @@ function DrawnCover({
 }) {
   const { dossiers } = useJob()
   const rect = rectOf(cover.box, view, across)
+  const round = roundOf(cover.box, view)
   const small = Math.min(rect.width, rect.height) < 18 * unit
-  const lift = off ? -22 * unit : 0
+  const lift = off ? (view === 'side' ? -30 : -12) * unit : 0
   const label = `${coverName(dossiers, cover.id)}, ${off ? 'off' : 'on'}`
   return (
     <g
@@ -153,7 +166,7 @@ function DrawnCover({
       {off && (
         <rect
           {...rect}
-          rx={4 * unit}
+          rx={round}
           fill="none"
           stroke="var(--ink)"
           strokeWidth={1.5 * unit}
@@ -163,10 +176,10 @@ function DrawnCover({
       <g transform={`translate(${off ? 12 * unit : 0} ${lift})`}>
         <rect
           {...rect}
-          rx={4 * unit}
-          fill={current ? 'var(--paper)' : off ? 'var(--ink)' : 'var(--line-soft)'}
-          fillOpacity={off && !current ? 0.85 : 0.9}
-          stroke={current ? 'var(--lamp)' : 'var(--ink)'}
+          rx={round}
+          fill={current ? 'var(--paper)' : off ? 'var(--ground)' : 'var(--line-soft)'}
+          fillOpacity={off && !current ? 0.88 : 0.62}
+          stroke={current ? 'var(--lamp)' : off ? 'var(--quiet)' : 'var(--ink)'}
           strokeWidth={(current ? 4 : 1.8) * unit}
         />
         {number > 0 && (
@@ -177,7 +190,7 @@ function DrawnCover({
             fontWeight={700}
             textAnchor="middle"
             dominantBaseline={small ? 'auto' : 'central'}
-            fill={off && !current && !small ? 'var(--ground)' : 'var(--ink)'}
+            fill={off && !current ? 'var(--quiet)' : 'var(--ink)'}
             className="figures"
             aria-hidden
           >

@@ -77,7 +77,11 @@ function ItemDock({
         title={
           <span className="flex flex-wrap items-center gap-x-3 gap-y-1">
             {(station === 'open-up' || station === 'lay-loom' || station === 'tie-down') && (
-              <span className="rounded-md border-2 border-dock-ink px-2 text-[16px]">battery {state.power}</span>
+              <span
+                className={`rounded-md border-2 px-2 text-[16px] ${state.power === 'on' ? 'border-lamp text-lamp' : 'border-dock-ink'}`}
+              >
+                battery {state.power === 'on' ? 'still on' : 'off'}
+              </span>
             )}
             {wordsOf(item)}
           </span>
@@ -133,7 +137,9 @@ function hintOf(item: WorkItem): string | null {
     ...cover.fasteners.map(fastenerWords),
     ...(item.kind === 'cover-on' && cover.saves.length > 0 ? [`back with it: ${cover.saves.join(', ')}`] : []),
     ...(item.kind === 'cover-off' && item.removal.reaches.length > 0
-      ? [`gives way to ${item.removal.reaches.slice(0, 3).map(inSentence).join(', ')}`]
+      ? [
+          `gives way to ${item.removal.reaches.length > 2 ? `${item.removal.reaches.length} places` : item.removal.reaches.map(inSentence).join(' and ')}`,
+        ]
       : []),
   ]
   return parts.length > 0 ? parts.join(' · ') : null

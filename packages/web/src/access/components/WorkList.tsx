@@ -98,10 +98,14 @@ function WorkRow({
   onPick: () => void
   onMove: (step: number) => void
 }) {
-  const { state } = useJob()
+  const { dossiers, state } = useJob()
   const sortable = useSortable({ id: item.id, disabled: !movable })
   const reading = item.kind === 'step' ? state.readings.filter((made) => made.step === item.step.id).at(-1) : undefined
   const name = wordsOf(item)
+  const number =
+    item.kind === 'cover-off'
+      ? (accessOf(dossiers, state)?.removals.findIndex((other) => other.cover.id === item.removal.cover.id) ?? -1) + 1
+      : 0
   return (
     <li
       ref={sortable.setNodeRef}
@@ -134,10 +138,16 @@ function WorkRow({
             aria-hidden
             className={`mt-0.5 grid size-6 shrink-0 place-items-center rounded border-2 ${item.done ? 'border-ink bg-ink text-lamp' : 'border-quiet'}`}
           >
-            {item.done && <Check size={17} strokeWidth={3.5} />}
+            {item.done ? (
+              <Check size={17} strokeWidth={3.5} />
+            ) : (
+              number > 0 && <span className="figures text-[14px] font-bold">{number}</span>
+            )}
           </span>
           <span className="min-w-0 flex-1">
-            <span className={current ? 'text-[17px] font-semibold' : item.done ? 'text-quiet' : ''}>{name}</span>
+            <span className={`break-words ${current ? 'text-[17px] font-semibold' : item.done ? 'text-quiet' : ''}`}>
+              {name}
+            </span>
             <span className="sr-only">{item.done ? ', done' : ', open'}</span>
             {reading && (
               <span className="figures ml-2 font-semibold">
@@ -146,21 +156,21 @@ function WorkRow({
             )}
             {item.done?.by && <span className="block text-[14px] text-quiet">{item.done.by}</span>}
           </span>
-          {!item.done && (
+          {!item.done && !(current && movable) && (
             <span className="figures shrink-0 pt-0.5 text-[14px] text-quiet">{minutesText(roundedMinutes(item))}</span>
           )}
         </button>
+        {current && movable && (
+          <span className="flex shrink-0 gap-1 p-0.5">
+            <MoveButton label={`${name}: earlier`} onClick={() => onMove(-1)}>
+              <ArrowUp aria-hidden size={18} />
+            </MoveButton>
+            <MoveButton label={`${name}: later`} onClick={() => onMove(1)}>
+              <ArrowDown aria-hidden size={18} />
+            </MoveButton>
+          </span>
+        )}
       </div>
-      {current && movable && (
-        <div className="flex gap-1 px-2 pb-1">
-          <MoveButton label={`${name}: earlier`} onClick={() => onMove(-1)}>
-            <ArrowUp aria-hidden size={18} />
-          </MoveButton>
-          <MoveButton label={`${name}: later`} onClick={() => onMove(1)}>
-            <ArrowDown aria-hidden size={18} />
-          </MoveButton>
-        </div>
-      )}
       {says.map((text) => (
         <p key={text} className="flex gap-2 px-2 pb-2 font-semibold text-stop">
           <TriangleAlert aria-hidden size={19} className="shrink-0" /> {text}

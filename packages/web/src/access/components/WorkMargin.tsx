@@ -27,6 +27,8 @@ export function WorkMargin({ item, station, gated }: { item: WorkItem | undefine
         </MarginCard>
       )}
       {cover && item && <CoverCard cover={cover} off={item.kind === 'cover-off'} />}
+      {trayStation && dossiers.machine.covers && <PartsTray />}
+      {item?.kind === 'cover-off' && <OtherWays cover={item.removal.cover} />}
       {step?.why && (
         <MarginCard tone="data" title="Why">
           {step.why}
@@ -38,7 +40,6 @@ export function WorkMargin({ item, station, gated }: { item: WorkItem | undefine
           {step.wait.why.slice(1)}. The clock starts when it is done; other work goes on.
         </MarginCard>
       )}
-      {item?.kind === 'cover-off' && <OtherWays cover={item.removal.cover} />}
       {item && (
         <div className="flex flex-col gap-2">
           <PhotoButton
@@ -48,7 +49,6 @@ export function WorkMargin({ item, station, gated }: { item: WorkItem | undefine
           <PhotoRow photos={photos} />
         </div>
       )}
-      {trayStation && dossiers.machine.covers && <PartsTray />}
       {!cover &&
         dossiers.machine.cautions.map((text) => (
           <MarginCard key={text} tone="quiet" title={dossiers.machine.model}>
@@ -101,15 +101,29 @@ function CoverCard({ cover, off }: { cover: Cover; off: boolean }) {
 /** What this cover is off for, and the other ways to it. */
 function OtherWays({ cover }: { cover: Cover }) {
   const { dossiers, state } = useJob()
-  const targets = accessOf(dossiers, state)?.targets.filter((item) => item.covers.includes(cover.id)) ?? []
+  const targets = (accessOf(dossiers, state)?.targets ?? [])
+    .filter((item) => item.covers.includes(cover.id))
+    .sort((a, b) => Number(b.otherwise !== undefined) - Number(a.otherwise !== undefined))
   if (targets.length === 0) return null
+  const [few, more] = [targets.slice(0, 3), targets.slice(3)]
+  const lines = (list: readonly PlannedTarget[]) => (
+    <ul className="flex flex-col gap-1.5">
+      {list.map((item) => (
+        <TargetLine key={targetKey(item.target)} item={item} />
+      ))}
+    </ul>
+  )
   return (
     <MarginCard tone="data" title="It gives way to">
-      <ul className="flex flex-col gap-1.5">
-        {targets.map((item) => (
-          <TargetLine key={targetKey(item.target)} item={item} />
-        ))}
-      </ul>
+      {lines(few)}
+      {more.length > 0 && (
+        <details>
+          <summary className="flex min-h-11 cursor-pointer items-center font-semibold underline underline-offset-4">
+            and {more.length} more
+          </summary>
+          {lines(more)}
+        </details>
+      )}
     </MarginCard>
   )
 }

@@ -1,0 +1,349 @@
+import { describe, expect, test } from 'vitest'
+import { shippedKit, shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
+import { fittings } from '../wiring/shippedCase.ts'
+import { batterySchoolOf, batterySchoolsFor, mountPlaceOf } from './accessChoices.ts'
+import { checkReferences } from './checkReferences.ts'
+import { accessOf, alsoCost, jobTargets } from './jobAccess.ts'
+import { asJournal, entryOf, gorseJob } from './journalCase.ts'
+import { daySpread, jobDay, jobTasks } from './jobTasks.ts'
+import { consumables, missingTools, tiesOf, toolsNeeded } from './materials.ts'
+import { learntTimes, measuredMinutes } from './measuredMinutes.ts'
+import type { EntryBody, JobDossiers, NewEntry } from './model.ts'
+import { planAppend } from './planAppend.ts'
+import { replay } from './replay.ts'
+import { timeReport } from './timeReport.ts'
+import { timersOf } from './timers.ts'
+import { trayBars, trayOf } from './tray.ts'
+import { entryOfWork, stepsOf, workOf } from './workItems.ts'
+import { findTarget } from '../access/index.ts'
+
+const stateOf = (dossiers: JobDossiers, ...bodies: EntryBody[]) =>
+  replay(
+    dossiers,
+    bodies.map((body) => entryOf(body)),
+  )
+const names = (dossiers: JobDossiers, station: Parameters<typeof workOf>[2], ...bodies: EntryBody[]) =>
+  workOf(dossiers, stateOf(dossiers, ...bodies), station).map((item) => item.id)
+const longhaul: JobDossiers = { machine: shippedMachine('hallam-voss-longhaul-69'), kit: shippedKit('thistle-d5') }
+const kittiwake: JobDossiers = { machine: shippedMachine('ostrel-kittiwake-640'), kit: shippedKit('quernby-p4-eight') }
+
+describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) => {
+  const fresh = replay(dossiers, [])
+
+  test('everything the job needs can be reached, and goes back', () => {
+    const plan = accessOf(dossiers, fresh)
+    expect(plan?.unknown).toEqual([])
+    expect(plan?.exact).toBe(true)
+    expect(plan?.targets.length).toBeGreaterThan(2)
+  })
+
+  test('work from first to last tick leaves an empty tray and nothing waiting in a ring', () => {
+    const entries: NewEntry[] = []
+    for (const station of ['make-safe', 'open-up', 'wake', 'close-up'] as const)
+      for (const item of workOf(dossiers, replay(dossiers, entries), station)) entries.push(entryOf(entryOfWork(item)))
+    const state = replay(dossiers, entries)
+    expect(state.held).toEqual([])
+    expect(trayOf(dossiers, state)).toEqual([])
+    for (const station of ['make-safe', 'open-up', 'wake', 'close-up'] as const)
+      expect(workOf(dossiers, state, station).filter((item) => !item.done)).toEqual([])
+    const day = jobDay(dossiers, fresh)
+    expect(day.schedule.minutes).toBeGreaterThan(60)
+    expect(day.schedule.minutes).toBeLessThan(600)
+  })
+
+  test('battery off comes after the seat, the cold engine before what is hot', () => {
+    const { tasks, schedule } = jobDay(dossiers, fresh)
+    const at = new Map(schedule.slots.map((slot) => [slot.task, slot]))
+    const start = (id: string) => at.get(id)?.start ?? -1
+    const off = tasks.find((task) => task.id === 'step.battery-off' || task.id === 'step.battery-out')
+    for (const { cover, beforeBattery } of accessOf(dossiers, fresh)?.removals ?? []) {
+      if (off && beforeBattery) expect(at.get(`off.${cover.id}`)?.end).toBeLessThanOrEqual(start(off.id))
+      if (off && !beforeBattery) expect(start(`off.${cover.id}`)).toBeGreaterThanOrEqual(at.get(off.id)?.end ?? 0)
+      if (cover.hot) expect(start(`off.${cover.id}`)).toBeGreaterThanOrEqual(at.get('wait.cool')?.end ?? 0)
+    }
+  })
+
+  test('every tool of every cover is laid out, ties are counted', () => {
+    const tools = toolsNeeded(dossiers, fresh).map((need) => need.tool)
+    for (const tool of accessOf(dossiers, fresh)?.tools ?? []) expect(tools).toContain(tool)
+    const ties = consumables(dossiers, fresh).find((item) => item.name.startsWith('Cable ties'))
+    expect(ties?.amount).toBe(tiesOf(dossiers.kit))
+    for (const item of consumables(dossiers, fresh)) expect(item.amount).toBeGreaterThan(0)
+  })
+})
+
+describe('where covers stand among the work', () => {
+  test('what hides the battery at make-safe, before it comes off; the others at open-up', () => {
+    const safe = names(gorseJob, 'make-safe')
+    expect(safe.indexOf('off.seat')).toBe(safe.indexOf('step.battery-off') - 1)
+    expect(names(gorseJob, 'open-up')).toEqual(['off.side-right', 'off.tank-cover'])
+  })
+
+  test('tank and airbox are back before the engine is woken, the rest at close-up', () => {
+    expect(names(kittiwake, 'wake').slice(0, 4)).toEqual(['on.airbox', 'on.airbox-lid', 'on.tank', 'step.battery-on'])
+    expect(names(kittiwake, 'close-up').slice(0, 4)).toEqual(['on.seat', 'on.pillion', 'on.side-right', 'on.side-left'])
+  })
+
+  test('a cover taken off though nobody planned it is on the list of what goes back', () => {
+    expect(names(gorseJob, 'close-up', { kind: 'cover-off', cover: 'side-left' })).toContain('on.side-left')
+  })
+
+  test('earlier work is taken off at open-up, reached and timed', () => {
+    const found: EntryBody = { kind: 'found', what: 'bypass', text: 'old loom', about: { connector: 'oxygen' } }
+    const state = stateOf(gorseJob, found)
+    expect(jobTargets(gorseJob, state).map((target) => target.id)).toContain('oxygen')
+    const [item] = workOf(gorseJob, state, 'open-up').filter((work) => work.kind === 'earlier')
+    expect(item.minutes.likely).toBe(9)
+    expect(accessOf(gorseJob, state)?.removals.map((removal) => removal.cover.id)).toContain('side-left')
+    const done = replay(gorseJob, [
+      ...[entryOf(found, { id: 'f' })],
+      entryOf({ kind: 'dealt-with', found: 'f', how: 'off' }),
+    ])
+    expect(workOf(gorseJob, done, 'open-up').at(-1)?.done).toBeDefined()
+  })
+
+  test('the kit’s baseline stands before the engine is off', () => {
+    const steps = stepsOf(gorseJob, 'make-safe').map((step) => step.id)
+    expect(steps.indexOf('baseline')).toBeLessThan(steps.indexOf('cool'))
+    expect(steps.indexOf('feeds')).toBeLessThan(steps.indexOf('battery-off'))
+    expect(steps.indexOf('pressure')).toBeLessThan(steps.indexOf('battery-off'))
+  })
+})
+
+describe('schools', () => {
+  test('one battery leaves two schools, two batteries one; positive first is none', () => {
+    for (const machine of shippedMachines) {
+      const open = batterySchoolsFor(machine)
+      expect(open).toEqual(
+        (machine.batteries?.length ?? 0) > 1 ? ['both negatives off'] : ['negative off', 'battery out'],
+      )
+      expect(batterySchoolOf(machine)).toBe(open[0])
+    }
+  })
+
+  test('the school decides which step is shown', () => {
+    const out: EntryBody = { kind: 'choice', choice: 'battery', value: 'battery out', replaces: null }
+    expect(names(gorseJob, 'make-safe', out)).toContain('step.battery-out')
+    expect(names(gorseJob, 'make-safe', out)).not.toContain('step.battery-off')
+    expect(stateOf(gorseJob, out, { kind: 'step-done', step: 'battery-out' }).power).toBe('off')
+  })
+
+  test.each([
+    ['battery', 'positive first', 'The battery may be: negative off, battery out.'],
+    ['people', '3', 'One or two work on a machine.'],
+    ['mount-place', 'roof', '"roof" is no mount place of the Gorse 430.'],
+    ['cover-order', 'seat,wing', '"wing" is no cover of the Gorse 430.'],
+    ['also', 'wing', '"wing" is no plug, stud or place of the Gorse 430.'],
+    ['way.connector:crank', 'by air', '"by air" is no way to Crank sensor plug.'],
+    ['start', 'soon', '"soon" is no time.'],
+  ])('the choice %s may not be %s', (choice, value, message) => {
+    const problems = checkReferences(gorseJob, entryOf({ kind: 'choice', choice, value, replaces: null }), 'entries.0')
+    expect(problems).toMatchObject([{ path: 'entries.0.value', message }])
+  })
+
+  test.each([
+    ['people', '2'],
+    ['mount-place', 'seat-box'],
+    ['cover-order', 'tank-cover,side-right'],
+    ['also', 'connector:oxygen'],
+    ['way.connector:coil', 'plug-coil-above'],
+    ['take-in.aim', 'pulls better uphill'],
+  ])('the choice %s may be %s', (choice, value) => {
+    expect(checkReferences(gorseJob, entryOf({ kind: 'choice', choice, value, replaces: null }), '')).toEqual([])
+  })
+
+  test('the kit’s sheet says where its module goes, and a person may say otherwise', () => {
+    const dial: JobDossiers = { machine: gorseJob.machine, kit: shippedKit('lowlamp-dial') }
+    expect(mountPlaceOf(dial)?.id).toBe('bar-mount')
+    expect(mountPlaceOf(gorseJob)?.id).toBe('rack-plate')
+    const state = stateOf(gorseJob, { kind: 'choice', choice: 'mount-place', value: 'seat-box', replaces: null })
+    expect(mountPlaceOf(gorseJob, state)?.id).toBe('seat-box')
+  })
+})
+
+describe('what else, live', () => {
+  test('what lies behind the same covers costs no cover more', () => {
+    const coolant = findTarget(gorseJob.machine, 'coolant')
+    if (!coolant) throw new Error('the sensor has gone')
+    const cost = alsoCost(gorseJob, replay(gorseJob, []), [coolant])
+    expect(cost?.covers).toEqual([])
+    expect(cost?.minutes).toBeGreaterThan(0)
+  })
+
+  test('another plug brings its own covers and minutes', () => {
+    const oxygen = findTarget(gorseJob.machine, 'oxygen')
+    if (!oxygen) throw new Error('the sensor has gone')
+    expect(alsoCost(gorseJob, replay(gorseJob, []), [oxygen])).toMatchObject({
+      covers: ['Left side panel'],
+      unknown: [],
+    })
+  })
+
+  test('what was taken in as well is in the plan', () => {
+    const state = stateOf(gorseJob, { kind: 'choice', choice: 'also', value: 'connector:oxygen', replaces: null })
+    expect(accessOf(gorseJob, state)?.removals.map((removal) => removal.cover.id)).toContain('side-left')
+  })
+})
+
+describe('the tray', () => {
+  const seatOff: EntryBody = { kind: 'cover-off', cover: 'seat' }
+
+  test('holds what is off, last off first, until it is back', () => {
+    const state = stateOf(gorseJob, seatOff, { kind: 'cover-off', cover: 'tank-cover' })
+    expect(trayOf(gorseJob, state).map((item) => item.cover.id)).toEqual(['tank-cover', 'seat'])
+    expect(trayOf(gorseJob, stateOf(gorseJob, seatOff, { kind: 'cover-on', cover: 'seat' }))).toEqual([])
+  })
+
+  test('a second tick changes nothing; off again after on is in the tray again', () => {
+    expect(trayOf(gorseJob, stateOf(gorseJob, seatOff, seatOff))).toHaveLength(1)
+    expect(trayOf(gorseJob, stateOf(gorseJob, seatOff, { kind: 'cover-on', cover: 'seat' }, seatOff))).toHaveLength(1)
+  })
+
+  test('what never came off cannot go on; what is back cannot be left off', () => {
+    expect(stateOf(gorseJob, { kind: 'cover-on', cover: 'seat' }).held).toMatchObject([
+      { why: 'It was never written down as taken off.' },
+    ])
+    const left: EntryBody = { kind: 'left-off', cover: 'seat', reason: 'torn' }
+    expect(stateOf(gorseJob, left).held).toHaveLength(1)
+    expect(trayBars(gorseJob, stateOf(gorseJob, seatOff, left), 'close-up')).toBeNull()
+  })
+
+  test('bars waking while the tank is off, and closing while anything is', () => {
+    const tankOff = stateOf(kittiwake, seatOff, { kind: 'cover-off', cover: 'tank' })
+    expect(trayBars(kittiwake, tankOff, 'wake')).toContain('The engine must not run without it: tank is still off.')
+    expect(trayBars(kittiwake, stateOf(kittiwake, seatOff), 'wake')).toBeNull()
+    expect(trayBars(kittiwake, stateOf(kittiwake, seatOff), 'close-up')).toContain("Still in the tray: rider's seat.")
+    const plan = planAppend(gorseJob, asJournal([entryOf(seatOff)]), [
+      entryOf({ kind: 'station-done', station: 'close-up' }),
+    ])
+    expect(plan).toMatchObject({ kind: 'conflict', problems: [{ code: 'tray-not-empty' }] })
+  })
+
+  test('an undone cover-off with the cover on again is held, not lost', () => {
+    const off = entryOf(seatOff)
+    const entries = [off, entryOf({ kind: 'cover-on', cover: 'seat' }), entryOf({ kind: 'undo', undoes: off.id })]
+    expect(replay(gorseJob, entries).held).toHaveLength(1)
+  })
+})
+
+describe('waits', () => {
+  const at = (minute: number) => new Date(Date.UTC(2026, 7, 1, 8, minute)).toISOString()
+
+  test('start with the step that sets them off, and with a hand', () => {
+    const entries: NewEntry[] = [
+      { id: 'a', at: at(0), kind: 'step-done', step: 'cool' },
+      { id: 'b', at: at(5), kind: 'timer-started', what: 'sealant', minutes: 10 },
+      { id: 'c', at: at(6), kind: 'timer-started', what: 'nothing', minutes: 10 },
+      { id: 'd', at: at(7), kind: 'timer-stopped', timer: 'c' },
+    ]
+    expect(timersOf(gorseJob, replay(gorseJob, entries))).toEqual([
+      { entry: 'b', what: 'sealant', startedAt: at(5), endsAt: at(15), byHand: true },
+      { entry: 'a', what: 'until the hot parts can be touched', startedAt: at(0), endsAt: at(30), byHand: false },
+    ])
+  })
+
+  test('cooling runs beside other work and does not lengthen the day where there is enough of it', () => {
+    const day = jobDay(kittiwake, replay(kittiwake, []))
+    const cool = day.schedule.slots.find((slot) => slot.task === 'wait.cool')
+    const beside = day.schedule.slots.filter(
+      (slot) => slot.who.length > 0 && slot.start < (cool?.end ?? 0) && slot.end > (cool?.start ?? 0),
+    )
+    expect(beside.length).toBeGreaterThan(2)
+    expect(day.schedule.critical).not.toContain('wait.cool')
+  })
+
+  test('two batteries: the after-run is waited out before they come off', () => {
+    const day = jobDay(longhaul, replay(longhaul, []))
+    const of = (id: string) => day.schedule.slots.find((slot) => slot.task === id)
+    expect(of('step.battery-off')?.start).toBeGreaterThanOrEqual(of('wait.asleep')?.end ?? Infinity)
+    expect((of('wait.asleep')?.end ?? 0) - (of('wait.asleep')?.start ?? 0)).toBeCloseTo(15, 9)
+  })
+})
+
+describe('times', () => {
+  const start = Date.UTC(2026, 7, 1, 8)
+  const journal = (...made: [number, string, EntryBody][]) =>
+    asJournal(
+      made
+        .map(([, by, body]) => entryOf(body, { by }))
+        .map((entry, i) => ({
+          ...entry,
+          at: new Date(start + made[i][0] * 60_000).toISOString(),
+        })),
+    )
+
+  test('the time of a tick is that since the same person’s last entry', () => {
+    const entries = journal(
+      [0, 'Runa', { kind: 'note', text: 'begun' }],
+      [1, 'Tomas', { kind: 'note', text: 'begun' }],
+      [4, 'Runa', { kind: 'cover-off', cover: 'seat' }],
+      [9, 'Tomas', { kind: 'cover-off', cover: 'side-right' }],
+      [10, 'Runa', { kind: 'connected', kitEnd: 'crank', to: { connector: 'crank', side: 'factory' } }],
+      [12, 'Runa', { kind: 'tugged', kitEnd: 'crank' }],
+    )
+    expect(measuredMinutes(entries, gorseJob)).toEqual([
+      { key: 'off.seat', by: 'Runa', minutes: 4, station: 'open-up' },
+      { key: 'off.side-right', by: 'Tomas', minutes: 8, station: 'open-up' },
+      { key: 'end.crank', by: 'Runa', minutes: 8, station: 'hook-up' },
+    ])
+  })
+
+  test('breaks, ticks in one go and undone ticks do not count', () => {
+    const off = entryOf({ kind: 'cover-off', cover: 'tank-cover' }, { by: 'Runa' })
+    const entries = [
+      ...journal(
+        [0, 'Runa', { kind: 'note', text: 'begun' }],
+        [90, 'Runa', { kind: 'cover-off', cover: 'seat' }],
+        [90.05, 'Runa', { kind: 'cover-off', cover: 'side-right' }],
+      ),
+      ...asJournal([
+        { ...off, at: new Date(start + 95 * 60_000).toISOString() },
+        entryOf({ kind: 'undo', undoes: off.id }),
+      ]),
+    ]
+    expect(measuredMinutes(entries, gorseJob)).toEqual([])
+  })
+
+  test('finished jobs move the times, with their number shown', () => {
+    const samples = [14, 12, 16].map((minutes, i) => ({ job: `j${i}`, key: 'off.tank-cover', minutes }))
+    const learnt = learntTimes(gorseJob, [...samples, { job: 'x', key: 'off.wing', minutes: 3 }])
+    expect([...learnt.keys()]).toEqual(['off.tank-cover'])
+    expect(learnt.get('off.tank-cover')).toMatchObject({ n: 3 })
+    expect(learnt.get('off.tank-cover')?.likely).toBeCloseTo(9.2, 0)
+    const task = jobTasks(gorseJob, replay(gorseJob, []), learnt).find((item) => item.id === 'off.tank-cover')
+    expect(task).toMatchObject({ learntFrom: 3 })
+  })
+
+  test('what is done is no longer to do', () => {
+    const before = daySpread(jobDay(gorseJob, replay(gorseJob, [])))
+    const after = daySpread(jobDay(gorseJob, stateOf(gorseJob, { kind: 'station-done', station: 'make-safe' })))
+    expect(after.left.p50).toBeLessThan(before.left.p50 - 20)
+    expect(after.whole.p50).toBeCloseTo(before.whole.p50, 0)
+    expect(before.left.p90).toBeGreaterThan(before.left.p50)
+  })
+
+  test('the report adds up', () => {
+    const entries = journal(
+      [0, 'Runa', { kind: 'note', text: 'begun' }],
+      [20, 'Runa', { kind: 'cover-off', cover: 'seat' }],
+    )
+    const report = timeReport(gorseJob, entries)
+    expect(report.takenMin).toBe(20)
+    expect(report.rows.reduce((sum, row) => sum + row.plannedMin, 0)).toBeCloseTo(report.plannedMin, 6)
+    expect(report.slow).toMatchObject([{ name: 'Seat off', takenMin: 20 }])
+  })
+})
+
+describe('kit and tools', () => {
+  test('a substitute from the shelf where the kit allows it, refused where it does not', () => {
+    const check = (part: string) =>
+      checkReferences(gorseJob, entryOf({ kind: 'part-checked', part, state: 'from stock', instead: 'x' }), 'entries.0')
+    expect(check('ties')).toEqual([])
+    expect(check('terminator')).toMatchObject([{ code: 'no-substitute', path: 'entries.0.state' }])
+  })
+
+  test('a missing tool is named with what it is for', () => {
+    const state = stateOf(gorseJob, { kind: 'tool-checked', tool: 'hex socket 4', state: 'missing' })
+    expect(missingTools(gorseJob, state)).toEqual([{ tool: 'hex socket 4', for: ['Tank cover'], state: 'missing' }])
+  })
+})
