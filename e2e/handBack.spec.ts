@@ -29,7 +29,7 @@ test('the sheet says what is where, and every paper can be taken along', async (
   await page
     .getByLabel('Job file')
     .setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(other)) })
-  await expect(page.getByRole('heading', { name: /From elsewhere/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'From elsewhere', exact: true })).toBeVisible()
   const jobs = await (await fetch(`${app.url}/api/jobs`)).json()
   expect(jobs).toHaveLength(before + 1)
 

@@ -18,7 +18,7 @@ for (const theme of ['light', 'dark', 'strong'] as const)
         }),
       )
     }, theme)
-    for (const path of ['/', '/new', '/nowhere']) {
+    for (const path of ['/', '/new', '/bench', '/pair', '/nowhere']) {
       await page.goto(path)
       await page.waitForLoadState('networkidle')
       await expectAccessible(page)

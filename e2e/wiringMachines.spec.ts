@@ -1,4 +1,36 @@
+import type { Page } from '@playwright/test'
 import { expect, expectAccessible, saved, test } from './support/fixtures.ts'
+import type { RunningApp } from './support/runApp.ts'
+
+interface Entry {
+  kind: string
+  cover?: string
+}
+
+async function entriesOf(app: RunningApp, job: string): Promise<Entry[]> {
+  return (await (await fetch(`${app.url}/api/jobs/${job}/journal`)).json()).entries
+}
+
+/** Ticks a station off from its first step to its last with the space bar; readings are typed. */
+async function bySpaceBar(page: Page, job: string, station: string): Promise<void> {
+  await page.goto(`/job/${job}/${station}`)
+  const dock = page.getByRole('region', { name: 'Next' })
+  await expect(dock).toBeVisible()
+  const counted = async () =>
+    Number(/\d+/.exec((await page.getByRole('button', { name: /^Journal/ }).textContent()) ?? '')?.[0])
+  for (let tick = 0; tick < 40; tick++) {
+    if (await dock.getByText('is complete').isVisible()) break
+    const before = await counted()
+    const field = dock.getByRole('textbox')
+    if (await field.isVisible()) {
+      await field.fill(/battery|charging/.test((await field.getAttribute('aria-label')) ?? '') ? '13.9' : '1000')
+      await field.press('Enter')
+    } else await page.keyboard.press('Space')
+    await expect.poll(counted).toBeGreaterThan(before)
+  }
+  await expect(dock.getByText('is complete')).toBeVisible()
+  await saved(page)
+}
 
 const fittings = [
   ['ostrel-pika-449', 'wren-core-34'],
@@ -16,7 +48,7 @@ const fittings = [
 ] as const
 
 for (const [machine, kit] of fittings)
-  test(`${kit} on ${machine}, from the first end to the last by space bar, and nothing is wrong`, async ({
+  test(`${kit} on ${machine}, opened, hooked up, woken and closed by space bar, and nothing is wrong`, async ({
     page,
     app,
   }) => {
@@ -26,10 +58,14 @@ for (const [machine, kit] of fittings)
       body: JSON.stringify({ machine: { id: machine }, kit: { id: kit }, title: `All of ${machine}` }),
     })
     const { id } = await answer.json()
+    await bySpaceBar(page, id, 'make-safe')
+    await bySpaceBar(page, id, 'open-up')
+    const opened = await entriesOf(app, id)
+    expect(opened.some((entry) => entry.kind === 'cover-off')).toBe(true)
     await page.goto(`/job/${id}/hook-up`)
     await expect(page.getByRole('heading', { name: /^0 of \d+ ends connected$/ })).toBeVisible()
     const last = page.getByRole('heading', { name: 'Every end is connected' })
-    for (let done = 1; done < 90; done++) {
+    for (let done = opened.length + 1; done < opened.length + 90; done++) {
       await page.keyboard.press('Space')
       await expect(page.getByRole('button', { name: `Journal ${done}` })).toBeVisible()
       if (await last.isVisible()) break
@@ -44,4 +80,15 @@ for (const [machine, kit] of fittings)
     const wiring = await (await fetch(`${app.url}/api/jobs/${id}/wiring`)).json()
     expect(wiring.findings.filter((finding: { severity: string }) => finding.severity !== 'note')).toEqual([])
     expect(wiring.traces.asBuilt).toEqual(wiring.traces.planned)
+    await bySpaceBar(page, id, 'wake')
+    await bySpaceBar(page, id, 'close-up')
+    await expect(page.getByRole('region', { name: 'Parts tray' })).toContainText('Empty.')
+    const entries = await entriesOf(app, id)
+    const off = entries.filter((entry) => entry.kind === 'cover-off').map((entry) => entry.cover)
+    expect(
+      entries
+        .filter((entry) => entry.kind === 'cover-on')
+        .map((entry) => entry.cover)
+        .sort(),
+    ).toEqual(off.sort())
   })

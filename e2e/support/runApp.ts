@@ -21,6 +21,8 @@ export interface AppOptions {
   demo?: boolean
   folder?: string
   port?: number
+  /** Where to listen; this machine alone unless said. */
+  host?: string
 }
 
 /** Starts the real server as a process of its own on a data folder of its own. */
@@ -33,6 +35,7 @@ export async function runApp(options: AppOptions = {}): Promise<RunningApp> {
       TIDY_BADGER_DATA: folder,
       TIDY_BADGER_DEMO: options.demo ? '1' : '0',
       PORT: String(options.port ?? 0),
+      HOST: options.host ?? '',
     },
     stdio: ['ignore', 'pipe', 'pipe'],
   })

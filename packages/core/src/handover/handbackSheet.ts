@@ -6,6 +6,7 @@ import {
   openStops,
   planOf,
   stationProgress,
+  trayOf,
   type JobDossiers,
   type JobState,
 } from '../jobs/index.ts'
@@ -49,6 +50,12 @@ export interface HandbackSheet {
   earlierWork: string[]
   /** Where it was built otherwise than planned. */
   differences: string[]
+  /** Taken off and not put back, and why. */
+  leftOff: string[]
+  /** What the owner was told, and who heard it. */
+  told: string[]
+  /** Photos that go with the paper. */
+  photos: { hash: string; says: string }[]
   notes: string[]
   cautions: string[]
   returnToStock: string[]
@@ -116,6 +123,17 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
       (item) =>
         `${kit.ends.find((end) => end.id === item.kitEnd)?.name ?? item.kitEnd}: ${item.built}, planned ${item.planned}.${item.accepted ? ` ${item.accepted.reason}` : ''}`,
     ),
+    leftOff: trayOf(dossiers, state).map(
+      ({ cover, leftOff }) =>
+        `${cover.name}: ${leftOff ? `${leftOff.reason} (${leftOff.by ?? 'nobody named'})` : 'still in the tray'}`,
+    ),
+    told: state.told.map((note) => `${note.text} Told to ${note.to}${note.by ? ` by ${note.by}` : ''}.`),
+    photos: state.photos
+      .filter((photo) => photo.handBack)
+      .map((photo) => ({
+        hash: photo.photo,
+        says: [photo.shows, photo.caption, photo.by].filter(Boolean).join(', '),
+      })),
     notes: state.notes.map((note) => (note.by ? `${note.text} (${note.by})` : note.text)),
     cautions: [...machine.cautions, ...kit.cautions],
     returnToStock: kit.returnToStock,

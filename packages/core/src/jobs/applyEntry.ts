@@ -141,6 +141,12 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
       state.photos.push({ ...done, ...photo })
       return null
     }
+    case 'photo-packed': {
+      const photo = state.photos.find((item) => item.entry === entry.photo)
+      if (!photo) return 'There is no such photo.'
+      photo.handBack = entry.handBack
+      return null
+    }
     case 'timer-started':
       state.timers.push({ ...done, what: entry.what, minutes: entry.minutes })
       return null

@@ -52,6 +52,8 @@ function workKey(entry: NewEntry): string | null {
   switch (entry.kind) {
     case 'step-done':
       return `step.${entry.step}`
+    case 'reading':
+      return entry.step === undefined ? null : `step.${entry.step}`
     case 'cover-off':
       return `off.${entry.cover}`
     case 'cover-on':

@@ -101,6 +101,8 @@ export type EntryBody =
       handBack: boolean
       about?: PhotoPlace
     }
+  /** A photo goes into the hand-back pack, or out of it. */
+  | { kind: 'photo-packed'; photo: string; handBack: boolean }
   | { kind: 'timer-started'; what: string; minutes: number }
   | { kind: 'timer-stopped'; timer: string }
   /** What the owner was told, and who heard it. */

@@ -64,6 +64,12 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({
     ...common,
+    kind: z.literal('photo-packed'),
+    photo: z.string().min(1).max(100),
+    handBack: z.boolean(),
+  }),
+  z.strictObject({
+    ...common,
     kind: z.literal('timer-started'),
     what: z.string().min(1).max(200),
     minutes: z.number().positive().max(6000),

@@ -2,6 +2,7 @@ import { quadEngine, rideCsv, simulateRide } from '@tidy-badger/core/engine-sim'
 import { defaultLimits, fitVersion, readLogBytes, suggestTrims } from '@tidy-badger/core/fuel-trim'
 import {
   currentTrim,
+  jobTasks,
   entryOfWork,
   planOf,
   requireTrimBasis,
@@ -12,6 +13,8 @@ import {
   type NewEntry,
 } from '@tidy-badger/core/jobs'
 import { stations, type Station } from '@tidy-badger/core/dossiers'
+import { drawMinutes } from '@tidy-badger/core/scheduling'
+import { seededRandom } from '@tidy-badger/core/shared'
 import type { JobService, LoadedJob } from '../jobs/index.ts'
 import type { Rooms } from '../platform/rooms.ts'
 import { demoJobs, type DemoJob } from './demoList.ts'
@@ -30,7 +33,7 @@ async function seedJob(rooms: Rooms, service: JobService, demo: DemoJob): Promis
     id: demo.id,
     createdAt: demo.opened,
   })
-  const writer = entryWriter(demo)
+  const writer = entryWriter(demo, job)
   for (const station of stations.slice(0, stations.indexOf(demo.reached))) {
     for (const body of stationWork(job, station, writer.entries)) writer.add(body)
     if (station === 'trim')
@@ -46,18 +49,43 @@ async function seedJob(rooms: Rooms, service: JobService, demo: DemoJob): Promis
   await service.append(job.row.id, undefined, writer.entries)
 }
 
-function entryWriter(demo: DemoJob) {
+/** Writes the journal of a demo job; each tick takes about as long as the dossier says, by a fixed seed. */
+function entryWriter(demo: DemoJob, job: LoadedJob) {
   const entries: NewEntry[] = []
-  const opened = Date.parse(demo.opened)
+  const random = seededRandom(seedOf(demo.id))
+  const times = new Map(jobTasks(job.dossiers, job.state).map((task) => [task.id, task.minutes]))
+  let clock = Date.parse(demo.opened)
   return {
     entries,
     add(body: EntryBody): string {
       const id = `${demo.id}-${entries.length + 1}`
-      const at = new Date(opened + (entries.length + 1) * 150_000).toISOString()
+      const minutes = times.get(taskOf(body))
+      clock += (minutes ? Math.max(0.4, drawMinutes(minutes, random)) : 0.7) * 60_000
+      const at = new Date(clock).toISOString()
       entries.push({ id, at, by: demo.by, device: 'yard tablet', ...body })
       return id
     },
   }
+}
+
+/** The task an entry ticks off; a connection takes its time when it is tugged. */
+function taskOf(body: EntryBody): string {
+  switch (body.kind) {
+    case 'step-done':
+      return `step.${body.step}`
+    case 'cover-off':
+      return `off.${body.cover}`
+    case 'cover-on':
+      return `on.${body.cover}`
+    case 'tugged':
+      return `end.${body.kitEnd}`
+    default:
+      return ''
+  }
+}
+
+function seedOf(id: string): number {
+  return [...id].reduce((sum, sign) => (sum * 31 + sign.charCodeAt(0)) >>> 0, 7)
 }
 
 function ticksOf(job: LoadedJob, kitEnd: string): EntryBody[] {

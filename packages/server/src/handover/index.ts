@@ -17,9 +17,12 @@ export function handoverPlugin(rooms: Rooms, jobs: JobService) {
       async (request, reply) => {
         const job = await jobs.load(params.parse(request.params).id)
         const sheet = handbackSheet(job.dossiers, job.row, job.state)
+        const photos = await Promise.all(
+          sheet.photos.map(async ({ hash, says }) => ({ says, jpeg: await rooms.photos.read(hash) })),
+        )
         return reply
           .type('application/pdf')
-          .send(await sheetPdf(sheet, wiringSvg(job.dossiers, job.state, job.row.title), rooms.now()))
+          .send(await sheetPdf(sheet, wiringSvg(job.dossiers, job.state, job.row.title), rooms.now(), photos))
       },
     )
 

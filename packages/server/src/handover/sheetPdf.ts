@@ -5,7 +5,12 @@ import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interface
 import { makePdf } from '../platform/pdf.ts'
 
 /** The hand-back paper as a PDF, A4. */
-export async function sheetPdf(given: HandbackSheet, wiring: string, madeAt: string): Promise<Buffer> {
+export async function sheetPdf(
+  given: HandbackSheet,
+  wiring: string,
+  madeAt: string,
+  photos: readonly { says: string; jpeg: Buffer }[] = [],
+): Promise<Buffer> {
   // The PDF maker writes into the lists it is given, and these are the job's own.
   const sheet = structuredClone(given)
   const document: TDocumentDefinitions = {
@@ -50,10 +55,13 @@ export async function sheetPdf(given: HandbackSheet, wiring: string, madeAt: str
       ...list('Done for good', sheet.forGood),
       ...list('Left by earlier fitters', sheet.earlierWork),
       ...list('Built otherwise than planned', sheet.differences),
+      ...list('Not back on', sheet.leftOff),
+      ...list('Told to the owner', sheet.told),
       ...list('Notes', sheet.notes),
       section('Back to stock'),
       { ol: sheet.returnToStock },
       ...list('Cautions', sheet.cautions),
+      ...photoPages(photos),
       { text: sheet.sources.join('\n'), fontSize: 8, color: '#5d6262', margin: [0, 14, 0, 0] },
     ],
     footer: (page: number, pages: number): Content => ({
@@ -64,6 +72,25 @@ export async function sheetPdf(given: HandbackSheet, wiring: string, madeAt: str
     }),
   }
   return makePdf(document)
+}
+
+/** Two photos beside each other. */
+function photoPages(photos: readonly { says: string; jpeg: Buffer }[]): Content[] {
+  if (photos.length === 0) return []
+  const cell = (photo: { says: string; jpeg: Buffer } | undefined): Content =>
+    photo
+      ? {
+          stack: [
+            { image: `data:image/jpeg;base64,${photo.jpeg.toString('base64')}`, fit: [248, 190] },
+            { text: photo.says, fontSize: 9, color: '#5d6262', margin: [0, 2, 0, 8] },
+          ],
+        }
+      : { text: '' }
+  const rows = Array.from({ length: Math.ceil(photos.length / 2) }, (_, i) => [photos[2 * i], photos[2 * i + 1]])
+  return [
+    section('Photos'),
+    ...rows.map((row): Content => ({ columns: row.map(cell), columnGap: 14, unbreakable: true })),
+  ]
 }
 
 function trimSection(trim: HandbackSheet['trim']): Content[] {

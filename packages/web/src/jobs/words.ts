@@ -70,6 +70,8 @@ export function entryWords(entry: NewEntry, { machine, kit }: JobDossiers): stri
       return `Tool ${entry.tool}: ${entry.state}`
     case 'photo':
       return `Photo, ${entry.shows}${entry.caption ? `: ${entry.caption}` : ''}`
+    case 'photo-packed':
+      return entry.handBack ? 'Photo put into the hand-back' : 'Photo taken out of the hand-back'
     case 'timer-started':
       return `Timer, ${entry.minutes} min: ${entry.what}`
     case 'timer-stopped':

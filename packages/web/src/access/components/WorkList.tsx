@@ -125,7 +125,11 @@ function WorkRow({
         )}
         <button
           type="button"
-          onClick={onPick}
+          onClick={(event) => {
+            // Picked by hand, the space bar is to mean the next tick again, not this row.
+            if (event.detail > 0) event.currentTarget.blur()
+            onPick()
+          }}
           onKeyDown={(event) => {
             if (!movable || !event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
             event.preventDefault()

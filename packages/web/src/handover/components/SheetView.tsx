@@ -1,6 +1,7 @@
 import { signedPct } from '@tidy-badger/core/fuel-trim'
 import type { HandbackSheet } from '@tidy-badger/core/handover'
 import type { ReactNode } from 'react'
+import { Photo } from '../../photos/index.ts'
 import { WireChip } from '../../wiring/index.ts'
 
 /** The paper on the screen, in the order in which it is read; the same that is printed. */
@@ -9,6 +10,8 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
     ['Done for good', sheet.forGood],
     ['Left by earlier fitters', sheet.earlierWork],
     ['Built otherwise than planned', sheet.differences],
+    ['Not back on', sheet.leftOff],
+    ['Told to the owner', sheet.told],
   ]
   const extra = sections.filter(([, lines]) => lines.length > 0)
   return (
@@ -53,6 +56,18 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
           ))}
         </ul>
       </Part>
+      {sheet.photos.length > 0 && (
+        <Part title="Photos">
+          <ul className="grid grid-cols-2 gap-3">
+            {sheet.photos.map((photo) => (
+              <li key={photo.hash}>
+                <Photo hash={photo.hash} alt={photo.says} className="w-full" />
+                <span className="text-quiet">{photo.says}</span>
+              </li>
+            ))}
+          </ul>
+        </Part>
+      )}
       <Part title="Settings">
         <dl className="grid grid-cols-[1fr_auto_auto] gap-x-5 gap-y-1">
           {sheet.settings.map((setting) => (

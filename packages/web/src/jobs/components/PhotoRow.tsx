@@ -42,7 +42,7 @@ export function PhotoRow({ photos }: { photos: readonly JobPhoto[] }) {
 }
 
 function LargePhoto({ photo, onClose }: { photo: JobPhoto; onClose: () => void }) {
-  const { undo } = useJob()
+  const { undo, write } = useJob()
   return (
     <figure>
       <Photo hash={photo.photo} alt={wordsOf(photo)} className="max-h-[70dvh] w-full !object-contain" />
@@ -55,6 +55,9 @@ function LargePhoto({ photo, onClose }: { photo: JobPhoto; onClose: () => void }
             {Math.round(photo.bytes / 1024)} kB{photo.handBack ? ' · goes into the hand-back' : ''}
           </span>
         </span>
+        <Button onClick={() => void write({ kind: 'photo-packed', photo: photo.entry, handBack: !photo.handBack })}>
+          {photo.handBack ? 'Out of the hand-back' : 'Into the hand-back'}
+        </Button>
         <Button
           onClick={() => {
             onClose()
