@@ -2,11 +2,13 @@
 import { chromium } from '@playwright/test'
 import { quadEngine, rideCsv, simulateRide } from '@tidy-badger/core/engine-sim'
 import { readLogBytes, suggestTrims } from '@tidy-badger/core/fuel-trim'
-import { replay, requireTrimBasis, type NewEntry } from '@tidy-badger/core/jobs'
+import { planAccess } from '@tidy-badger/core/access'
+import { daySpread, jobDay, jobTargets, replay, requireTrimBasis, type NewEntry } from '@tidy-badger/core/jobs'
 import { checkWiring, plannedConnections, proposeMatches, ruleCatalogue } from '@tidy-badger/core/wiring'
 import { launchOptions } from '../e2e/support/browser.ts'
 import { runApp } from '../e2e/support/runApp.ts'
 import { proofFigures, rideCase } from '../packages/core/src/fuel-trim/rideCase.ts'
+import { randomAccess } from '../packages/core/src/access/randomAccessCase.ts'
 import { gorseCase } from '../packages/core/src/wiring/gorseCase.ts'
 import { plantMistakes } from '../packages/core/src/wiring/plantedCase.ts'
 import { randomLoom } from '../packages/core/src/wiring/randomLoomCase.ts'
@@ -38,6 +40,49 @@ function benchReplay(): void {
     return { id: `e${i}`, kind: 'undo', undoes: `e${i - 2}` }
   })
   say('replay of 10,000 entries, p50 / p95', ms(times(40, () => replay(quad, entries))), 'limit 50 ms')
+}
+
+function benchAccess(): void {
+  for (const { name, machine, kit } of fittings) {
+    if (name.includes(',')) continue
+    const dossiers = { machine, kit }
+    const targets = jobTargets(dossiers, replay(dossiers, []))
+    const plan = planAccess(machine, targets)
+    say(
+      `access: ${name}, ${plan.removals.length} off`,
+      ms(times(20, () => planAccess(machine, targets))),
+      plan.exact && plan.walkProven ? 'limit 100 ms, exact' : 'limit 100 ms, NOT exact',
+    )
+  }
+  const quick: number[] = []
+  const whole: number[] = []
+  let exact = 0
+  let gap = 0
+  for (let seed = 1; seed <= 12; seed++) {
+    const { machine, targets } = randomAccess(seed, 80, 60)
+    let asked = 0
+    let start = performance.now()
+    const plan = planAccess(machine, targets, { enough: () => ++asked > 40 })
+    if (seed > 2) quick.push(performance.now() - start)
+    start = performance.now()
+    const finished = planAccess(machine, targets)
+    if (seed > 2) whole.push(performance.now() - start)
+    if (plan.exact) exact += 1
+    gap = Math.max(gap, (plan.workMinutes - finished.workMinutes) / finished.workMinutes)
+  }
+  const spread = (taken: number[]) => {
+    const sorted = taken.toSorted((a, b) => a - b)
+    return ms({ p50: sorted[sorted.length >> 1], p95: sorted[sorted.length - 1] })
+  }
+  say('access: 80 covers, 60 plugs, first answer, p50 / worst', spread(quick), 'limit 100 ms')
+  say('  exact at once', `${exact} of 12`, `the others at most ${(gap * 100).toFixed(1)} % above`)
+  say('  finished exactly, p50 / worst', spread(whole))
+  const job = fittings.find((item) => item.name === 'quernby-p4-eight on ostrel-kittiwake-640') ?? fittings[0]
+  const dossiers = { machine: job.machine, kit: job.kit }
+  const state = replay(dossiers, [])
+  say('day of the four-cylinder job', ms(times(20, () => jobDay(dossiers, state))))
+  const day = { ...jobDay(dossiers, state), people: 2 as const }
+  say('  its P50 and P90 for two people, in the worker', ms(times(10, () => daySpread(day))))
 }
 
 function benchWiring(): void {
@@ -193,6 +238,7 @@ async function benchBrowser(): Promise<void> {
 }
 
 benchReplay()
+benchAccess()
 benchWiring()
 benchFit()
 benchProof()

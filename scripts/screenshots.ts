@@ -17,14 +17,29 @@ interface View {
   before?: (page: Page) => Promise<void>
 }
 
+async function pickTank(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Tank off/ }).click()
+}
+
 const views: View[] = [
   { name: 'yard', path: '/', sign: 'In the yard' },
-  { name: 'new-job', path: '/new', sign: 'Which kit?' },
   { name: 'check-kit', path: '/job/demo-guest-house/check-kit', sign: 'Bus terminator is missing' },
   { name: 'make-safe', path: '/job/demo-guest-house/make-safe', sign: 'Make safe' },
   { name: 'hook-up', path: '/job/demo-hut-7/hook-up', sign: '3 of 7 ends connected' },
-  { name: 'hook-up-night', path: '/job/demo-hut-7/hook-up', sign: '3 of 7 ends connected', dark: true },
-  { name: 'hook-up-phone', path: '/job/demo-hut-7/hook-up', sign: '3 of 7 ends connected', phone: true },
+  { name: 'take-in', path: '/job/demo-guest-house/take-in', sign: 'For this job' },
+  { name: 'open-up', path: '/job/demo-guide-twin/open-up', sign: 'From above', before: pickTank },
+  { name: 'open-up-night', path: '/job/demo-long-haul/open-up', sign: 'From above', dark: true },
+  { name: 'open-up-phone', path: '/job/demo-trail/open-up', sign: 'From above', phone: true },
+  {
+    name: 'day',
+    path: '/job/demo-guest-house/open-up',
+    sign: 'From above',
+    before: async (page) => {
+      await page.getByRole('tab', { name: 'Day' }).click()
+      await page.getByText(/Still to do:/).waitFor()
+    },
+  },
+  { name: 'devices', path: '/bench', sign: 'Code to type on the device' },
   { name: 'hook-up-stop', path: '/job/demo-ropeway/hook-up', sign: 'Part the two halves' },
   {
     name: 'hook-up-four',
@@ -60,25 +75,10 @@ const views: View[] = [
   },
   { name: 'dossier', path: '/dossiers/machine/hallam-voss-packhorse-62', sign: '57 plugs' },
   { name: 'trim', path: '/job/demo-upper-alp/trim', sign: 'rows used' },
-  {
-    name: 'ride',
-    path: '/job/demo-upper-alp/trim',
-    sign: 'rows used',
-    before: async (page) => {
-      await page.getByRole('tab', { name: 'The ride' }).click()
-      await page.getByText('Engine speed, rpm').waitFor()
-    },
-  },
   { name: 'hand-back', path: '/job/demo-lower-yard/hand-back', sign: 'Take along' },
-  {
-    name: 'journal',
-    path: '/job/demo-hut-7/hook-up',
-    sign: '3 of 7 ends connected',
-    before: (page) => page.keyboard.press('j'),
-  },
 ]
 
-const app = await runApp({ demo: true })
+const app = await runApp({ demo: true, host: '0.0.0.0' })
 const browser = await chromium.launch(launchOptions)
 for (const view of views) {
   const context = await browser.newContext({

@@ -79,14 +79,14 @@ describe('the order', () => {
     expect(fewestChanges(found.order.map((item) => problem.tools[item]))).toBe(found.toolChanges)
   })
 
-  test('a narrow search keeps the precedence and says that it is not proven', () => {
+  test('a narrow search keeps the precedence and the fewest changes, and says that the way is not proven', () => {
     const problem = randomOrder(seededRandom(3), 16)
     const narrow = orderCovers(problem, 4)
     const wide = orderCovers(problem, 100_000)
     expect(narrow.exact).toBe(false)
     expect(wide.exact).toBe(true)
-    expect(narrow.toolChanges).toBeGreaterThanOrEqual(wide.toolChanges)
-    expect(narrow.fewestChanges).toBeLessThanOrEqual(wide.toolChanges)
+    expect(narrow.toolChanges).toBe(wide.toolChanges)
+    expect(narrow.walkCm).toBeGreaterThanOrEqual(wide.walkCm)
     narrow.order.forEach((item, at) =>
       problem.before[item].forEach((before) => expect(narrow.order.indexOf(before)).toBeLessThan(at)),
     )

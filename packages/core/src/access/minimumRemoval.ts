@@ -54,7 +54,7 @@ export function minimumRemoval(problem: RemovalProblem, limits: RemovalLimits = 
   let nodes = 0
   let stopped = false
 
-  const rootBound = shares.bound(off, way, 0, 120, Infinity)
+  const rootBound = shares.bound(off, way, 0, 160, Infinity)
   descend(0, 0)
   return {
     seconds: best,
@@ -72,7 +72,7 @@ export function minimumRemoval(problem: RemovalProblem, limits: RemovalLimits = 
 
   function descend(spent: number, depth: number): void {
     nodes++
-    if (nodes % 64 === 0 && best < Infinity && limits.enough?.()) stopped = true
+    if (nodes % 32 === 0 && best < Infinity && limits.enough?.()) stopped = true
     if (stopped) return
     const settled: number[] = []
     const opened: number[] = []
@@ -190,81 +190,105 @@ class Shares {
   private readonly share: Float64Array[]
   /** For each target, its covers in the order of its shares. */
   private readonly local: Int32Array[]
-  private readonly slots: number[][][]
-  private readonly usersOf: { target: number; slot: number }[][]
+  /** For each target and way, the places of its covers among them. */
+  private readonly slots: Int32Array[][]
+  /** For each target and way, whether it takes the cover at a place. */
+  private readonly takes: Uint8Array[][]
+  /** For each cover, the targets that might need it, and where it stands there. */
+  private readonly userTargets: Int32Array[]
+  private readonly userSlots: Int32Array[]
+  private readonly used: Int32Array
 
   constructor(
     private readonly coverSeconds: readonly number[],
     private readonly targets: readonly (readonly RemovalWay[])[],
   ) {
     this.local = targets.map((ways) => Int32Array.from(new Set(ways.flatMap((way) => way.covers))))
-    this.slots = targets.map((ways, t) => ways.map((way) => way.covers.map((cover) => this.local[t].indexOf(cover))))
-    this.usersOf = coverSeconds.map(() => [])
-    this.local.forEach((covers, target) => covers.forEach((cover, slot) => this.usersOf[cover].push({ target, slot })))
-    this.share = this.local.map((covers) =>
-      Float64Array.from(covers, (cover) => coverSeconds[cover] / this.usersOf[cover].length),
+    this.slots = targets.map((ways, t) =>
+      ways.map((way) => Int32Array.from(way.covers, (cover) => this.local[t].indexOf(cover))),
     )
+    this.takes = this.slots.map((ways, t) =>
+      ways.map((slots) => Uint8Array.from(this.local[t], (_, slot) => Number(slots.includes(slot)))),
+    )
+    const users: { target: number; slot: number }[][] = coverSeconds.map(() => [])
+    this.local.forEach((covers, target) => covers.forEach((cover, slot) => users[cover].push({ target, slot })))
+    this.userTargets = users.map((list) => Int32Array.from(list, (user) => user.target))
+    this.userSlots = users.map((list) => Int32Array.from(list, (user) => user.slot))
+    this.share = this.local.map((covers) =>
+      Float64Array.from(covers, (cover) => coverSeconds[cover] / users[cover].length),
+    )
+    this.used = new Int32Array(targets.length)
   }
 
   /** A lower bound of any answer below this node; stops early once it is above `cut`. */
   bound(off: Uint8Array, way: Int32Array, spent: number, steps: number, cut: number): number {
     let highest = -Infinity
     for (let step = 0; step <= steps; step++) {
-      const { sum, used } = this.decideAlone(off, way)
-      highest = Math.max(highest, spent + sum)
+      highest = Math.max(highest, spent + this.decideAlone(off, way))
       if (highest > cut || step === steps) break
-      this.improve(off, way, used, 1.6 / (1 + step * 0.15))
+      this.improve(off, way, 1.6 / (1 + step * 0.15))
     }
     return highest
   }
 
-  private decideAlone(off: Uint8Array, way: Int32Array): { sum: number; used: Int32Array } {
-    const used = new Int32Array(this.targets.length).fill(-1)
+  /** Every open target takes its cheapest way by its own shares; the sum of their prices. */
+  private decideAlone(off: Uint8Array, way: Int32Array): number {
     let sum = 0
     for (let t = 0; t < this.targets.length; t++) {
       if (way[t] >= 0) continue
+      const [ways, slots, share, local] = [this.targets[t], this.slots[t], this.share[t], this.local[t]]
       let least = Infinity
-      for (let w = 0; w < this.targets[t].length; w++) {
-        let price = this.targets[t][w].seconds
-        for (const slot of this.slots[t][w]) if (!off[this.local[t][slot]]) price += this.share[t][slot]
+      for (let w = 0; w < ways.length; w++) {
+        let price = ways[w].seconds
+        for (const slot of slots[w]) if (!off[local[slot]]) price += share[slot]
         if (price < least) {
           least = price
-          used[t] = w
+          this.used[t] = w
         }
       }
       sum += least
     }
-    return { sum, used }
+    return sum
   }
 
   /** Moves each open cover's price towards the targets that chose it. */
-  private improve(off: Uint8Array, way: Int32Array, used: Int32Array, pace: number): void {
+  private improve(off: Uint8Array, way: Int32Array, pace: number): void {
     for (let cover = 0; cover < this.coverSeconds.length; cover++) {
       if (off[cover]) continue
-      const users = this.usersOf[cover].filter(({ target }) => way[target] < 0)
-      if (users.length === 0) continue
-      const chosen = users.filter(({ target, slot }) => this.slots[target][used[target]].includes(slot))
-      if (chosen.length === 0 || chosen.length === users.length) {
-        const held = users.reduce((sum, { target, slot }) => sum + this.share[target][slot], 0)
-        const spare = this.coverSeconds[cover] - held
-        if (spare > 1e-9) for (const { target, slot } of users) this.share[target][slot] += spare / users.length
-        continue
-      }
-      const others = users.length - chosen.length
-      let freed = this.coverSeconds[cover] - this.usersOf[cover].reduce((s, u) => s + this.share[u.target][u.slot], 0)
-      for (const user of this.usersOf[cover])
-        if (way[user.target] >= 0) {
-          freed += this.share[user.target][user.slot]
-          this.share[user.target][user.slot] = 0
+      const targets = this.userTargets[cover]
+      const slots = this.userSlots[cover]
+      let open = 0
+      let chosen = 0
+      let held = 0
+      for (let u = 0; u < targets.length; u++) {
+        const t = targets[u]
+        if (way[t] >= 0) {
+          this.share[t][slots[u]] = 0
+          continue
         }
-      const cutEach = (pace * this.coverSeconds[cover]) / (4 * others)
-      for (const { target, slot } of users)
-        if (!chosen.some((item) => item.target === target)) {
-          const cut = Math.min(this.share[target][slot], cutEach)
-          this.share[target][slot] -= cut
+        open++
+        held += this.share[t][slots[u]]
+        chosen += this.takes[t][this.used[t]][slots[u]]
+      }
+      if (open === 0) continue
+      let freed = this.coverSeconds[cover] - held
+      const all = chosen === 0 || chosen === open
+      if (!all) {
+        const cutEach = (pace * this.coverSeconds[cover]) / (4 * (open - chosen))
+        for (let u = 0; u < targets.length; u++) {
+          const t = targets[u]
+          if (way[t] >= 0 || this.takes[t][this.used[t]][slots[u]]) continue
+          const cut = Math.min(this.share[t][slots[u]], cutEach)
+          this.share[t][slots[u]] -= cut
           freed += cut
         }
-      for (const { target, slot } of chosen) this.share[target][slot] += freed / chosen.length
+      }
+      if (freed <= 1e-9) continue
+      const each = freed / (all ? open : chosen)
+      for (let u = 0; u < targets.length; u++) {
+        const t = targets[u]
+        if (way[t] < 0 && (all || this.takes[t][this.used[t]][slots[u]])) this.share[t][slots[u]] += each
+      }
     }
   }
 }

@@ -74,8 +74,10 @@ export interface AccessPlan {
   workMinutes: number
   /** Expected minutes on the clock, with this many people. */
   clockMinutes: number
-  /** False: better may exist, by at most `gapMinutes`. */
+  /** False: less may have to come off, by at most `gapMinutes`. Tool changes are proven the fewest for what comes off. */
   exact: boolean
+  /** No order with as few tool changes is a shorter way. */
+  walkProven: boolean
   gapMinutes: number
   breaks: OrderBreak[]
 }

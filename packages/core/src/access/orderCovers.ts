@@ -13,13 +13,31 @@ export interface CoverOrder {
   /** How often a tool is taken in hand, the first one counted. */
   toolChanges: number
   walkCm: number
-  /** No order takes fewer. */
-  fewestChanges: number
+  /** No order takes fewer tool changes. */
+  changesProven: boolean
+  /** None with as few changes is a shorter way. */
   exact: boolean
 }
 
+/** A set of things, 30 to a word. */
+type Mask = readonly number[]
+const wordBits = 30
+
+const has = (mask: Mask, i: number) => (mask[(i / wordBits) | 0] >> (i % wordBits)) & 1
+
+function including(mask: Mask, i: number): number[] {
+  const wider = mask.slice()
+  wider[(i / wordBits) | 0] |= 1 << (i % wordBits)
+  return wider
+}
+
+function holds(mask: Mask, needed: Mask): boolean {
+  for (let word = 0; word < needed.length; word++) if ((mask[word] & needed[word]) !== needed[word]) return false
+  return true
+}
+
 interface Node {
-  mask: bigint
+  mask: Mask
   last: number
   tool: string
   changes: number
@@ -28,27 +46,33 @@ interface Node {
 }
 
 /**
- * The order with the fewest tool changes, and among those the shortest way: dynamic programming over (what is done, where
- * one stands, tool in hand), layer by layer; layers wider than `width` keep their best and the answer is no longer exact.
+ * The order with the fewest tool changes, and among those the shortest way. Whether a state can still be finished with
+ * the fewest is known exactly: with a tool in hand everything it opens is done at once, so that only the sequence of tools is
+ * searched. The way is found by dynamic programming over (what is done, where one stands, tool in hand), layer by layer;
+ * layers wider than `width` keep their best, and the way is then no longer proven.
  * @param problem precedence without cycles
  */
 export function orderCovers(problem: OrderProblem, width = 4000): CoverOrder {
   const { before, tools } = problem
   const n = before.length
-  const needs = before.map((list) => list.reduce((mask, item) => mask | (1n << BigInt(item)), 0n))
-  const bits = before.map((_, i) => 1n << BigInt(i))
-  let layer: Node[] = [{ mask: 0n, last: -1, tool: '', changes: 0, walk: 0, from: null }]
+  const none: Mask = Array<number>(Math.max(1, Math.ceil(n / wordBits))).fill(0)
+  const needs = before.map((list) => list.reduce<Mask>(including, none))
+  const within = finishesWithin(needs, tools)
+  let fewest = new Set(tools.flat()).size
+  while (!within(none, '', fewest)) fewest++
+  let layer: Node[] = [{ mask: none, last: -1, tool: '', changes: 0, walk: 0, from: null }]
   let exact = true
   for (let step = 0; step < n; step++) {
     const next = new Map<string, Node>()
     for (const node of layer)
       for (let i = 0; i < n; i++) {
-        if (node.mask & bits[i] || (node.mask & needs[i]) !== needs[i]) continue
+        if (has(node.mask, i) || !holds(node.mask, needs[i])) continue
+        const mask = including(node.mask, i)
         const walk = node.walk + (node.last < 0 ? 0 : problem.walkCm(node.last, i))
         for (const { tool, taken } of handAfter(tools[i], node.tool)) {
-          const mask = node.mask | bits[i]
-          const key = `${mask.toString(36)}.${i}.${tool}`
           const changes = node.changes + taken
+          if (changes > fewest || !within(mask, tool, fewest - changes)) continue
+          const key = `${mask.join()}.${i}.${tool}`
           const known = next.get(key)
           if (!known || changes < known.changes || (changes === known.changes && walk < known.walk))
             next.set(key, { mask, last: i, tool, changes, walk, from: node })
@@ -57,23 +81,79 @@ export function orderCovers(problem: OrderProblem, width = 4000): CoverOrder {
     layer = [...next.values()]
     if (layer.length > width) {
       exact = false
-      layer = narrowed(layer, width, tools)
+      layer = layer.sort((a, b) => a.walk - b.walk).slice(0, width)
     }
   }
   const [first, ...rest] = layer
-  const best = rest.reduce(
-    (a, b) => (b.changes < a.changes || (b.changes === a.changes && b.walk < a.walk) ? b : a),
-    first,
-  )
+  const best = rest.reduce((a, b) => (b.walk < a.walk ? b : a), first)
   const order: number[] = []
   for (let node: Node | null = best; node?.from; node = node.from) order.unshift(node.last)
-  return {
-    order,
-    toolChanges: best.changes,
-    walkCm: best.walk,
-    fewestChanges: exact ? best.changes : new Set(tools.flat()).size,
-    exact,
+  return { order, toolChanges: best.changes, walkCm: best.walk, changesProven: true, exact }
+}
+
+/**
+ * Whether what is left can be done with at most so many tool changes, exactly: depth-first over the sequence of tools, cut
+ * where the tools still needed are more than the changes left (iterative deepening, Korf 1985). States that open the same
+ * things are worked out once.
+ */
+function finishesWithin(
+  needs: readonly Mask[],
+  tools: readonly (readonly string[])[],
+): (mask: Mask, tool: string, changes: number) => boolean {
+  const n = needs.length
+  /** By state: with so many changes it is sure to go, with so many sure not to. */
+  const known = new Map<string, { goes: number; fails: number }>()
+  /** Does all that the tool in hand opens, in place. @returns how much is done then */
+  const open = (mask: number[], tool: string): number => {
+    let done = 0
+    for (let again = true; again;) {
+      again = false
+      done = 0
+      for (let i = 0; i < n; i++) {
+        if (has(mask, i)) {
+          done++
+          continue
+        }
+        const needed = tools[i]
+        if (needed.length > 1 || (needed.length === 1 && needed[0] !== tool) || !holds(mask, needs[i])) continue
+        mask[(i / wordBits) | 0] |= 1 << (i % wordBits)
+        done++
+        again = true
+      }
+    }
+    return done
   }
+  /** Every tool still needed must be taken up once, but for the one in hand. */
+  const toolsLeft = (mask: Mask, tool: string): number => {
+    const left = new Set<string>()
+    for (let i = 0; i < n; i++) if (!has(mask, i)) for (const needed of tools[i]) left.add(needed)
+    left.delete(tool)
+    return left.size
+  }
+  const search = (from: Mask, tool: string, changes: number): boolean => {
+    const mask = from.slice()
+    if (open(mask, tool) === n) return true
+    const key = `${mask.join()}.${tool}`
+    const told = known.get(key) ?? { goes: Infinity, fails: -1 }
+    if (changes >= told.goes) return true
+    if (changes <= told.fails || toolsLeft(mask, tool) > changes) return false
+    const tried = new Set<string>()
+    for (let i = 0; i < n; i++) {
+      if (has(mask, i) || !holds(mask, needs[i])) continue
+      if (tools[i].length === 1) {
+        if (tried.has(tools[i][0])) continue
+        tried.add(tools[i][0])
+      }
+      for (const hand of handAfter(tools[i], tool)) {
+        if (hand.taken > changes || !search(including(mask, i), hand.tool, changes - hand.taken)) continue
+        known.set(key, { ...told, goes: changes })
+        return true
+      }
+    }
+    known.set(key, { ...told, fails: changes })
+    return false
+  }
+  return search
 }
 
 /** Tools that may be in the hand after a thing, and how many were taken up for it. */
@@ -97,21 +177,4 @@ export function fewestChanges(tools: readonly (readonly string[])[]): number {
     hands = next
   }
   return Math.min(...hands.values())
-}
-
-/** The most promising nodes: changes made and still sure to come, then the way. */
-function narrowed(layer: Node[], width: number, tools: readonly (readonly string[])[]): Node[] {
-  const promise = (node: Node) => {
-    const open = new Set<string>()
-    tools.forEach((list, i) => {
-      if (!((node.mask >> BigInt(i)) & 1n)) for (const tool of list) open.add(tool)
-    })
-    open.delete(node.tool)
-    return node.changes + open.size
-  }
-  return layer
-    .map((node) => ({ node, promise: promise(node) }))
-    .sort((a, b) => a.promise - b.promise || a.node.walk - b.node.walk)
-    .slice(0, width)
-    .map(({ node }) => node)
 }

@@ -48,7 +48,7 @@ describe.each(everything)('$name', ({ machine }) => {
         ),
       )
       expect(Math.round(plan.workMinutes * 60)).toBe(tried.seconds)
-      expect(plan.exact).toBe(true)
+      expect([plan.exact, plan.walkProven]).toEqual([true, true])
       expect(tried.covers).toContain(
         plan.removals
           .map((removal) => compiled.place.get(removal.cover.id) ?? -1)

@@ -91,7 +91,8 @@ export function planAccess(
     ...orderFigures(machine, byHand.order),
     workMinutes: least.seconds / 60,
     clockMinutes: scheduleTasks(accessTasks(planned, removals, closing), options.people ?? 1).minutes,
-    exact: least.exact && order.exact,
+    exact: least.exact,
+    walkProven: least.exact && order.exact,
     gapMinutes: Math.max(0, least.seconds - least.provenSeconds) / 60,
     breaks: byHand.breaks,
   }
@@ -203,7 +204,7 @@ function ordered(
       tools: covers.map((cover) => toolsOf(compiled.covers[cover])),
       walkCm: (a, b) => walkCm(stands[a], stands[b], machine.body),
     },
-    options.width ?? (covers.length > 18 ? 120 : 4000),
+    options.width ?? (covers.length > 18 ? Math.max(1, Math.floor(3_000 / covers.length ** 2)) : 4000),
   )
 }
 

@@ -35,8 +35,8 @@ export function jobTargets(dossiers: JobDossiers, state: Needed): AccessTarget[]
   return [...ids.flatMap((id) => findTarget(machine, id) ?? []), ...alsoTargets(machine, state)]
 }
 
-/** Nodes of the search after which a screen takes the best found so far; a worker goes on without limit. */
-const quickNodes = 60
+/** Dozens of nodes of the search after which a screen takes the best found so far; a worker goes on without limit. */
+const quickNodes = 40
 
 /** The access plan of a job; computed once per set of choices. Null for a machine of which no covers are written down. */
 export function accessOf(dossiers: JobDossiers, state: Needed, known?: KnownMinutes): AccessPlan | null {

@@ -39,7 +39,7 @@ export function accessService(jobs: JobService) {
       const battery = school === undefined ? [] : batteries
       const extra = readTargets(machine, battery)
       if (!extra.ok) throw new Refusal('unprocessable', ...extra.problems)
-      const plan = planReachable(machine, [...read.value, ...extra.value], { people, width: 20_000 })
+      const plan = planReachable(machine, [...read.value, ...extra.value], { people, width: 600 })
       if (!plan.ok) throw new Refusal('unprocessable', ...plan.problems)
       return plan.value
     },

@@ -76,6 +76,20 @@ export const demoJobs: readonly DemoJob[] = [
     ],
   },
   {
+    id: 'demo-col-quad',
+    title: 'Col road quad, 2015',
+    opened: '2026-06-22T07:20:00.000Z',
+    by: 'Ilse',
+    reached: 'hand-back',
+    rides: [31],
+    lastAccepted: true,
+    more: [
+      { kind: 'choice', choice: 'take-in.aim', value: 'stumbles above 2,000 m', replaces: null },
+      { kind: 'setting', setting: 'map', value: 'A', replaces: null },
+      { kind: 'station-done', station: 'hand-back' },
+    ],
+  },
+  {
     id: 'demo-guest-house',
     title: 'Guest house quad, 2022',
     variant: 'from-2021',
@@ -185,10 +199,9 @@ export const demoJobs: readonly DemoJob[] = [
     kit: 'wren-core-34',
     opened: '2026-07-22T15:00:00.000Z',
     by: 'Ilse',
-    reached: 'hook-up',
+    reached: 'open-up',
     rides: [],
     lastAccepted: false,
-    ends: [],
     more: [],
   },
   {

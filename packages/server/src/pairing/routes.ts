@@ -51,7 +51,7 @@ export async function pairingRoutes(app: FastifyInstance, pairing: PairingServic
       const port = request.socket.localPort ?? rooms.config.port
       return {
         open,
-        addresses: open ? networkAddresses().map((address) => `http://${address}:${port}`) : [],
+        addresses: open ? reachable(rooms.config.host).map((address) => `http://${address}:${port}`) : [],
         ...(open ? pairing.showCode() : { code: null, expiresAt: null }),
         devices: await pairing.devices(),
       }
@@ -70,4 +70,10 @@ export async function pairingRoutes(app: FastifyInstance, pairing: PairingServic
       return reply.code(204).send()
     },
   )
+}
+
+/** Addresses worth showing: the one listened on, or those of this machine that a device can type. */
+function reachable(host: string): string[] {
+  if (host !== '0.0.0.0' && host !== '::') return [host]
+  return networkAddresses().filter((address) => !address.startsWith('['))
 }

@@ -5,7 +5,7 @@ import { expose } from 'comlink'
 
 const api = {
   spread: (day: Pick<JobDay, 'tasks' | 'people'>) => daySpread(day),
-  finish: (machine: Machine, targets: AccessTarget[]) => planAccess(machine, targets, { width: 50_000 }),
+  finish: (machine: Machine, targets: AccessTarget[]) => planAccess(machine, targets, { width: 600 }),
 }
 export type DayApi = typeof api
 
