@@ -333,3 +333,17 @@ test('a tablet of the yard’s network is let in by the code on the bench, and s
     await app.stop()
   }
 })
+
+test('the year is asked for only where it changes the job, and what it changes is said', async ({ page }) => {
+  await page.goto('/new')
+  await page.getByRole('radio', { name: /Longhaul 6\.9/ }).check()
+  await page.getByRole('radio', { name: /Thistle D5/ }).check()
+  await expect(page.getByText('Which year?')).toBeVisible()
+  await expect(page.getByText(/Rail pair, black tag: .+ instead of capped/)).toBeVisible()
+  await expectAccessible(page)
+  await page.getByRole('radio', { name: /Gorse 430/ }).check()
+  await page.getByRole('radio', { name: /Lowlamp/ }).check()
+  await expect(
+    page.getByText('The year of the machine changes nothing for this kit: it is not asked for.'),
+  ).toBeVisible()
+})

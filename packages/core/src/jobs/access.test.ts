@@ -14,6 +14,7 @@ import { replay } from './replay.ts'
 import { timeReport } from './timeReport.ts'
 import { timersOf } from './timers.ts'
 import { trayBars, trayOf } from './tray.ts'
+import { variantQuestions } from './variantQuestions.ts'
 import { entryOfWork, stepsOf, workOf } from './workItems.ts'
 import { findTarget } from '../access/index.ts'
 
@@ -345,5 +346,25 @@ describe('kit and tools', () => {
   test('a missing tool is named with what it is for', () => {
     const state = stateOf(gorseJob, { kind: 'tool-checked', tool: 'hex socket 4', state: 'missing' })
     expect(missingTools(gorseJob, state)).toEqual([{ tool: 'hex socket 4', for: ['Tank cover'], state: 'missing' }])
+  })
+})
+
+describe('questions of the year', () => {
+  const of = (machine: string, kit: string) => variantQuestions(shippedMachine(machine), shippedKit(kit))
+
+  test('the later quad has a speed sensor, and the spare lead is used', () => {
+    expect(of('pellick-gorse-430', 'quernby-p1')).toMatchObject([
+      { id: 'from-2021', changes: [expect.stringMatching(/^Speed lead: .+ instead of capped\.$/)] },
+    ])
+  })
+
+  test('a year that changes nothing for this kit need not be asked', () => {
+    expect(of('pellick-gorse-430', 'lowlamp-dial')[0].changes).toEqual([])
+  })
+
+  test('the other plug of the later truck is named', () => {
+    expect(of('hallam-voss-longhaul-69', 'thistle-d5')[0].changes.join(' ')).toContain(
+      'Rail pressure plug is another plug.',
+    )
   })
 })

@@ -61,6 +61,7 @@ export { stationNow, stationProgress, type StationProgress } from './stationProg
 export { timeReport, type TimeReport, type TimeRow } from './timeReport.ts'
 export { timersOf, type RunningTimer } from './timers.ts'
 export { trayBars, trayOf, type TrayItem } from './tray.ts'
+export { variantQuestions, type VariantQuestion } from './variantQuestions.ts'
 export { entryOfWork, stepsOf, workOf, type WorkItem } from './workItems.ts'
 export { planTicks, type Tick } from './planTicks.ts'
 export { requireTrimBasis, trimBasis, type TrimBasis } from './trimBasis.ts'

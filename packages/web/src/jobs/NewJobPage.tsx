@@ -1,6 +1,9 @@
+import type { Kit, Machine } from '@tidy-badger/core/dossiers'
+import { variantQuestions } from '@tidy-badger/core/jobs'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState, type FormEvent } from 'react'
 import { Link, useNavigate } from 'react-router'
+import { getKept } from '../platform/api/kept.ts'
 import { Button } from '../ui/Button.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
 import { fetchDossiers, openJob, type DossierRow } from './api.ts'
@@ -57,41 +60,32 @@ function NewJobForm({ rows }: { rows: DossierRow[] }) {
   }
   return (
     <form onSubmit={submit} className="flex flex-col gap-6">
-      <Choice legend="Which machine?" name="machine" rows={machines} value={machineId} onChange={setMachine} />
-      {machine && machine.variants.length > 0 && (
-        <fieldset>
-          <legend className="mb-2 font-head text-xl font-bold">Which year?</legend>
-          <Option
-            name="variant"
-            value=""
-            chosen={variant}
-            onChange={setVariant}
-            title={machine.about}
-            hint="None of the signs below."
-          />
-          {machine.variants.map((item) => (
-            <Option
-              key={item.id}
-              name="variant"
-              value={item.id}
-              chosen={variant}
-              onChange={setVariant}
-              title={item.name}
-              hint={item.tells}
-            />
-          ))}
-        </fieldset>
-      )}
+      <Choice
+        legend="Which machine?"
+        name="machine"
+        rows={machines}
+        value={machineId}
+        onChange={(id) => {
+          setMachine(id)
+          setVariant('')
+        }}
+      />
       <Choice
         legend="Which kit?"
         name="kit"
         rows={[...kits].sort((a, b) => Number(fitsIt(b)) - Number(fitsIt(a)))}
         value={kitId}
-        onChange={setKit}
+        onChange={(id) => {
+          setKit(id)
+          setVariant('')
+        }}
         warn={(row) =>
           machineId && row.fits.length > 0 && !row.fits.includes(machineId) ? 'Not made for this machine.' : null
         }
       />
+      {machine && machine.variants.length > 0 && kitId && (
+        <YearQuestion machine={machine} kit={kitId} chosen={variant} onChange={setVariant} />
+      )}
       <label className="flex flex-col gap-1">
         <span className="font-head text-xl font-bold">What is it called in the yard?</span>
         <span className="text-quiet">For example the hut and the year. May stay empty.</span>
@@ -111,6 +105,58 @@ function NewJobForm({ rows }: { rows: DossierRow[] }) {
         Open the job
       </Button>
     </form>
+  )
+}
+
+/** Years and markets that change something for this kit; the others are not asked for. */
+function YearQuestion({
+  machine,
+  kit,
+  chosen,
+  onChange,
+}: {
+  machine: DossierRow
+  kit: string
+  chosen: string
+  onChange: (variant: string) => void
+}) {
+  const questions = useQuery({
+    queryKey: ['variants', machine.hash, kit],
+    queryFn: async () => {
+      const [one, other] = await Promise.all([
+        getKept<{ document: Machine }>(`/api/dossiers/machine/${machine.id}`),
+        getKept<{ document: Kit }>(`/api/dossiers/kit/${kit}`),
+      ])
+      return variantQuestions(one.document, other.document)
+    },
+  }).data
+  const asked = questions?.filter((question) => question.changes.length > 0) ?? []
+  if (!questions) return null
+  if (asked.length === 0)
+    return <p className="text-quiet">The year of the machine changes nothing for this kit: it is not asked for.</p>
+  return (
+    <fieldset>
+      <legend className="mb-2 font-head text-xl font-bold">Which year?</legend>
+      <Option
+        name="variant"
+        value=""
+        chosen={chosen}
+        onChange={onChange}
+        title={machine.about}
+        hint="None of the signs below."
+      />
+      {asked.map((question) => (
+        <Option
+          key={question.id}
+          name="variant"
+          value={question.id}
+          chosen={chosen}
+          onChange={onChange}
+          title={question.name}
+          hint={`${question.tells} ${question.changes.slice(0, 3).join(' ')}`}
+        />
+      ))}
+    </fieldset>
   )
 }
 
