@@ -9,6 +9,7 @@ import { jsonSchemaTransform } from 'fastify-type-provider-zod'
 import { existsSync } from 'node:fs'
 import { accessPlugin } from './access/index.ts'
 import { dossierService, dossiersPlugin } from './dossiers/index.ts'
+import { electricalPlugin } from './electrical/index.ts'
 import { fuelTrimPlugin } from './fuel-trim/index.ts'
 import { handoverPlugin } from './handover/index.ts'
 import { jobService, jobsPlugin, liveRooms, type JobService } from './jobs/index.ts'
@@ -82,6 +83,7 @@ export async function buildApp(rooms: Rooms): Promise<App> {
   await server.register(handoverPlugin(rooms, jobs))
   await server.register(accessPlugin(rooms, dossiers, jobs))
   await server.register(photosPlugin(rooms))
+  await server.register(electricalPlugin)
   await server.register(pairingPlugin(pairing, rooms))
   await server.register(wiringPlugin(wiringService(rooms, dossiers, jobs), dossiers, jobs))
   const web = rooms.config.webFolder
