@@ -1,4 +1,5 @@
 import type { Flavour } from '../shared/index.ts'
+import type { PlaceFigures, PlaceUse } from './routeModel.ts'
 
 export type CoverId = Flavour<'cover'>
 export type PlaceId = Flavour<'place'>
@@ -82,12 +83,14 @@ export interface Cover {
   caution?: string
 }
 
-/** A place where a module can sit. */
-export interface MountPlace {
+/** A place where a module can sit, or a dial, a sensor, a switch of its own. */
+export interface MountPlace extends PlaceFigures {
   id: PlaceId
   name: string
   zone: string
   place: string
+  /** What it is for; missing: the module. */
+  use?: PlaceUse
 }
 
 export const wayFroms = ['above', 'below', 'left', 'right', 'front', 'rear', 'inside'] as const

@@ -15,6 +15,8 @@ import {
   type Wait,
 } from './accessModel.ts'
 import { id, positive, words } from './partSchemas.ts'
+import { placeFigures } from './placeFigures.ts'
+import { placeUses } from './routeModel.ts'
 
 const minute = z.number().min(0).max(6000)
 export const minutes = z
@@ -68,7 +70,14 @@ export const cover = z.strictObject({
   caution: words.optional(),
 } satisfies ShapeOf<Cover>)
 
-export const place = z.strictObject({ id, name: words, zone: id, place: words } satisfies ShapeOf<MountPlace>)
+export const place = z.strictObject({
+  id,
+  name: words,
+  zone: id,
+  place: words,
+  use: z.enum(placeUses).optional(),
+  ...placeFigures,
+} satisfies ShapeOf<MountPlace>)
 
 export const way = z.strictObject({
   id,

@@ -29,16 +29,18 @@ export function composeVariant(machine: Machine, variantId: string | undefined):
     studs: merged(machine.studs, variant.studs, removedFrom('studs')),
     zones: merged(machine.zones, variant.zones, removedFrom('zones')),
     steps: merged(machine.steps, variant.steps, removedFrom('steps')),
-    ...(machine.covers || variant.covers
-      ? { covers: merged(machine.covers ?? [], variant.covers ?? [], removedFrom('covers')) }
-      : {}),
-    ...(machine.places || variant.places
-      ? { places: merged(machine.places ?? [], variant.places ?? [], removedFrom('places')) }
-      : {}),
-    ...(machine.ways || variant.ways
-      ? { ways: merged(machine.ways ?? [], variant.ways ?? [], removedFrom('ways')) }
-      : {}),
+    ...optional('covers'),
+    ...optional('places'),
+    ...optional('ways'),
+    ...optional('spots'),
+    ...optional('passages'),
   })
+
+  function optional<L extends 'covers' | 'places' | 'ways' | 'spots' | 'passages'>(list: L): Pick<Machine, L> | object {
+    const base: readonly { id: string }[] | undefined = machine[list]
+    const change: readonly { id: string }[] | undefined = variant?.[list]
+    return base || change ? { [list]: merged(base ?? [], change ?? [], removedFrom(list)) } : {}
+  }
 
   function removedFrom(list: string): Set<string> {
     return new Set(variant?.remove.filter((item) => item.list === list).map((item) => item.id))

@@ -1,6 +1,7 @@
 import type { Problem } from '../shared/index.ts'
 import { accessContradictions } from './accessContradictions.ts'
 import type { Kit } from './kitModel.ts'
+import { routeContradictions } from './routeContradictions.ts'
 import { variantLists, type Machine, type WirePlace } from './model.ts'
 
 /** What a machine document says twice or about things it does not have; paths as in the document. */
@@ -75,7 +76,7 @@ export function machineContradictions(machine: Machine): Problem[] {
       taken.set(key, wire.id)
     }
   })
-  problems.push(...accessContradictions(machine))
+  problems.push(...accessContradictions(machine), ...routeContradictions(machine))
   if (machine.target) {
     const { rpm, load, afr } = machine.target
     if (afr.length !== rpm.length || afr.some((row) => row.length !== load.length))

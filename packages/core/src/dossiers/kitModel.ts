@@ -1,4 +1,5 @@
 import type { PlaceId } from './accessModel.ts'
+import type { PlaceUse } from './routeModel.ts'
 import type { Cavity, KitEndId, KitId, MachineId, Shell, Step, StudId, WireColour } from './model.ts'
 import type { SignalSort } from './signals.ts'
 
@@ -91,6 +92,8 @@ export interface PortEnd extends EndBase {
 export interface PlugEnd extends EndBase {
   type: 'plug'
   into: string
+  /** What hangs on this lead and has a place of its own on the machine. Ends with the same one are one cable. */
+  far?: Exclude<PlaceUse, 'module'>
   /** Every socket its shape enters, the right one included. */
   enters: string[]
   colour?: WireColour
@@ -162,7 +165,22 @@ export interface Kit {
   /** Machines the maker made the loom for; others are a stop. */
   fits: MachineId[]
   /** `sleeps`: its drain falls to `idleMa` by itself when the engine stands. */
-  module: { name: string; supplyA: number; idleMa: number; sleeps?: boolean }
+  module: {
+    name: string
+    supplyA: number
+    idleMa: number
+    sleeps?: boolean
+    /** Length, width, height, mm. */
+    sizeMm?: [number, number, number]
+    /** Warmest place it may sit at, °C. */
+    maxC?: number
+    /** Closed against water. */
+    sealed?: boolean
+    /** Made to sit where it shakes hard, as on a handlebar. */
+    shakeproof?: boolean
+    /** Has to be seen and reached while driving. */
+    seen?: boolean
+  }
   trunkM: number
   ends: KitEnd[]
   sockets?: Socket[]

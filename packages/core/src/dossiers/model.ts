@@ -1,6 +1,7 @@
 import type { Flavour } from '../shared/index.ts'
 import type { AccessWay, Body, Cover, Minutes, MountPlace, Wait } from './accessModel.ts'
 import type { ColourName } from './colours.ts'
+import type { Passage, PowerFigures, Spot, Steering } from './routeModel.ts'
 import type { MeterReading, SignalRole, SignalSort } from './signals.ts'
 
 export type MachineId = Flavour<'machine'>
@@ -182,6 +183,10 @@ export interface Machine {
   covers?: Cover[]
   places?: MountPlace[]
   ways?: AccessWay[]
+  spots?: Spot[]
+  passages?: Passage[]
+  steering?: Steering
+  power?: PowerFigures
   body?: Body
   /** Negative posts, each to be taken off before work on the loom. */
   batteries?: StudId[]
@@ -202,6 +207,8 @@ export const variantLists = [
   'covers',
   'places',
   'ways',
+  'spots',
+  'passages',
 ] as const
 export type VariantList = (typeof variantLists)[number]
 export interface Variant {
@@ -219,4 +226,6 @@ export interface Variant {
   covers?: Cover[]
   places?: MountPlace[]
   ways?: AccessWay[]
+  spots?: Spot[]
+  passages?: Passage[]
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { ShapeOf } from '../shared/index.ts'
 import { body, cover, place, way } from './accessSchema.ts'
+import { passage, power, spot, steering } from './routeSchema.ts'
 import {
   lockKinds,
   variantLists,
@@ -89,6 +90,8 @@ export const items = {
   covers: z.array(cover).max(200).optional(),
   places: z.array(place).max(60).optional(),
   ways: z.array(way).max(600).optional(),
+  spots: z.array(spot).max(200).optional(),
+  passages: z.array(passage).max(600).optional(),
 }
 const variant = z.strictObject({
   id,
@@ -118,6 +121,8 @@ export const machineSchema = z.strictObject({
   }),
   ...items,
   body: body.optional(),
+  steering: steering.optional(),
+  power: power.optional(),
   batteries: z.array(id).max(4).optional(),
   target: z.strictObject({ rpm: axis, load: axis, afr: z.array(z.array(z.number().min(6).max(25))) }).optional(),
   filters: z.strictObject({

@@ -1,3 +1,40 @@
 export { ampacityA, bladeFusesA, chooseFuse, fuseOverLoad, type FuseAsked, type FuseChoice } from './chooseFuse.ts'
+export { benchSupply } from './benchSupply.ts'
+export {
+  feedOptions,
+  fuseWithinMm,
+  idleDays,
+  idleDaysWanted,
+  powerReasons,
+  powerSchools,
+  relayCoilA,
+  usablePct,
+  type FeedKind,
+  type FeedOption,
+  type PowerSchool,
+} from './feedOptions.ts'
+export {
+  feedCardOf,
+  feedCards,
+  feedTests,
+  judgeFeed,
+  type FeedCard,
+  type FeedTest,
+  type FeedVerdict,
+} from './feedTests.ts'
+export {
+  groundPlaces,
+  groundReasons,
+  groundSchools,
+  groundWords,
+  judgeGround,
+  type GroundPlace,
+  type GroundSchool,
+  type GroundVerdict,
+} from './groundCheck.ts'
 export { idleDrain, type IdleDrainAsked } from './idleDrain.ts'
+export { spliceLayout, type SpliceLayout } from './spliceLayout.ts'
+export { conductorTemperatureC, inrushNote, supplyLine, type LineJoint, type SupplyLine } from './supplyLine.ts'
+export { supplyOf, type Supply } from './supplyOf.ts'
+export { atLeast, atMost, dropLimitsV, type DropUse, type Verdict } from './verdict.ts'
 export { awgAreaMm2, awgDiameterMm, runResistanceOhm, wireRun, type WireRun, type WireRunAsked } from './wireRun.ts'

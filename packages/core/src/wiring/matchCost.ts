@@ -4,9 +4,11 @@ import {
   type Connector,
   type FlyingLead,
   type InlinePair,
+  type Kit,
   type KitEnd,
   type Machine,
   type Net,
+  type PointAt,
   type RingEnd,
   type SignalSort,
   type Stud,
@@ -14,7 +16,7 @@ import {
 } from '../dossiers/index.ts'
 import { wireConfusion } from './colourDistance.ts'
 import type { ConnectionTarget } from './model.ts'
-import { pinsApart } from './pins.ts'
+import { carriesAirbag, pinsApart } from './pins.ts'
 
 export type Candidate =
   | { kind: 'connector'; connector: Connector; target: ConnectionTarget }
@@ -40,6 +42,9 @@ const price = {
   notOnSheet: 1,
   ringTooSmall: 30,
   noCurrent: 9,
+  outOfReach: 2,
+  /** A metre. */
+  farther: 0.4,
   never: 1e6,
 }
 
@@ -75,10 +80,15 @@ export function candidatesOf(machine: Machine): Candidate[] {
 }
 
 /** What putting an end on a candidate costs, part by part; null where it cannot go at all. */
-export function costParts(machine: Machine, end: KitEnd, candidate: Candidate): CostPart[] | null {
+export function costParts(machine: Machine, end: KitEnd, candidate: Candidate, from?: PointAt): CostPart[] | null {
   if (end.type === 'inline-pair' && candidate.kind === 'connector') return pairCost(machine, end, candidate.connector)
+  if (end.type === 'flying-lead' && candidate.kind === 'cavity' && carriesAirbag(machine, candidate.connector.id))
+    return null
   if (end.type === 'flying-lead' && candidate.kind === 'cavity' && !end.intoSpare)
-    return leadCost(machine, end, candidate.connector, candidate.wire, candidate.net)
+    return [
+      ...leadCost(machine, end, candidate.connector, candidate.wire, candidate.net),
+      ...reachParts(machine, end, candidate.connector, from),
+    ]
   if (end.type === 'flying-lead' && candidate.kind === 'spare' && end.intoSpare)
     return candidate.role === end.wants.role ? [] : [{ what: 'another input', cost: price.role + price.signal }]
   if (end.type === 'ring' && candidate.kind === 'stud') return ringCost(machine, end, candidate.stud, candidate.net)
@@ -86,9 +96,26 @@ export function costParts(machine: Machine, end: KitEnd, candidate: Candidate): 
 }
 
 /** Cost of putting an end on a candidate; at least `price.never` where it cannot go at all. */
-export function candidateCost(machine: Machine, end: KitEnd, candidate: Candidate): number {
-  const parts = costParts(machine, end, candidate)
+export function candidateCost(machine: Machine, end: KitEnd, candidate: Candidate, from?: PointAt): number {
+  const parts = costParts(machine, end, candidate, from)
   return parts === null ? price.never : parts.reduce((sum, part) => sum + part.cost, 0)
+}
+
+/** Where the kit's own sheet puts the module on a machine; undefined where it does not say, or the machine not where that is. */
+export function modulePoint(machine: Machine, kit: Kit): PointAt | undefined {
+  const id = kit.places?.find((item) => item.machine === machine.id)?.place
+  const place = machine.places?.find((item) => item.id === id)
+  return place && machineIndex(machine).zones.get(place.zone)?.at
+}
+
+/** A circuit comes to the surface at several plugs: one farther away than trunk and branch are long is none for this lead. */
+function reachParts(machine: Machine, end: FlyingLead, connector: Connector, from: PointAt | undefined): CostPart[] {
+  const at = machineIndex(machine).zones.get(connector.zone)?.at
+  if (!from || !at) return []
+  const straightM = Math.hypot(at.x - from.x, at.y - from.y, at.z - from.z)
+  return straightM > end.breakOutM + end.branchM
+    ? [{ what: 'out of reach', cost: price.outOfReach }]
+    : [{ what: 'farther away', cost: price.farther * straightM }]
 }
 
 /** How far what a circuit is stands from what is wanted. */

@@ -1,3 +1,5 @@
+import { machineIndex, type Machine } from '../dossiers/index.ts'
+
 type Face = { cavities: readonly { blank?: boolean }[] }
 
 /** Cavities that take a terminal. */
@@ -9,4 +11,10 @@ export function pinCount(face: Face): number {
 export function pinsApart(a: Face, b: Face): number {
   if (a.cavities.length === b.cavities.length) return 0
   return Math.abs(pinCount(a) - pinCount(b))
+}
+
+/** Whether an airbag circuit runs through a plug: then nothing else is joined in it either. */
+export function carriesAirbag(machine: Machine, connector: string): boolean {
+  const { wiresOf, nets } = machineIndex(machine)
+  return (wiresOf.get(connector) ?? []).some(({ wire }) => nets.get(wire.net)?.role === 'airbag')
 }

@@ -11,7 +11,7 @@ import {
 } from '../dossiers/index.ts'
 import { wireConfusion } from './colourDistance.ts'
 import type { Connection, ConnectionTarget, RuleId } from './model.ts'
-import { pinCount, pinsApart } from './pins.ts'
+import { carriesAirbag, pinCount, pinsApart } from './pins.ts'
 import { plannedConnections } from './plannedConnections.ts'
 import { sameTarget } from './places.ts'
 import type { Match } from './proposeMatches.ts'
@@ -151,7 +151,11 @@ function leadMistakes(
   for (const connector of machine.connectors)
     for (const { cavity, wire } of index.wiresOf.get(connector.id) ?? []) {
       const net = index.nets.get(wire.net)
-      const rule = net && wireRule(end, kit, net, sheet ? wireConfusion(sheet.colour, wire.colour) : null)
+      const rule =
+        net &&
+        (!end.intoSpare && carriesAirbag(machine, connector.id)
+          ? 'airbag-circuit'
+          : wireRule(end, kit, net, sheet ? wireConfusion(sheet.colour, wire.colour) : null))
       if (!rule || seen.has(`${rule} ${wire.net}`)) continue
       seen.add(`${rule} ${wire.net}`)
       plant(rule, at(connector.id, cavity))
@@ -167,7 +171,8 @@ function leadMistakes(
       if (tap.barred.some((condition) => zone?.conditions.includes(condition))) plant('tap-place', made)
     }
     const elsewhere = (index.placesOfNet.get(wire?.net ?? '') ?? []).find(
-      (place) => !sameTarget(place, target) && place.connector !== target.connector,
+      (place) =>
+        !sameTarget(place, target) && place.connector !== target.connector && !carriesAirbag(machine, place.connector),
     )
     if (elsewhere) plant('differs-from-plan', at(elsewhere.connector, elsewhere.cavity))
   }

@@ -1,6 +1,6 @@
 import type { FlyingLead, Kit, KitEnd, KitEndId, Machine } from '../dossiers/index.ts'
 import { solveAssignment } from '../shared/index.ts'
-import { candidateCost, candidatesOf, costParts, type Candidate, type CostPart } from './matchCost.ts'
+import { candidateCost, candidatesOf, costParts, modulePoint, type Candidate, type CostPart } from './matchCost.ts'
 import { closureReason, reasonsFor } from './matchReasons.ts'
 import type { ConnectionTarget } from './model.ts'
 import { sameTarget } from './places.ts'
@@ -41,12 +41,13 @@ type Placed = Exclude<KitEnd, { type: 'port' | 'plug' }>
 export function proposeMatches(machine: Machine, kit: Kit, locks: readonly MatchLock[] = []): Match[] {
   const ends = kit.ends.filter((end): end is Placed => end.type !== 'port' && end.type !== 'plug' && !isCutPartner(end))
   const candidates = candidatesOf(machine)
+  const from = modulePoint(machine, kit)
   const cost = ends.map((end) => {
     const lock = locks.find((item) => item.kitEnd === end.id)
     return [
       ...candidates.map((candidate) => {
         if (lock && (lock.to === null || !sameTarget(lock.to, candidate.target))) return impossible
-        return Math.min(lock ? impossible / 2 : impossible, candidateCost(machine, end, candidate))
+        return Math.min(lock ? impossible / 2 : impossible, candidateCost(machine, end, candidate, from))
       }),
       ...ends.map((other) => {
         if (other !== end || (lock && lock.to !== null)) return impossible
@@ -67,7 +68,7 @@ export function proposeMatches(machine: Machine, kit: Kit, locks: readonly Match
       kitEnd: end.id,
       target: candidate?.target ?? null,
       cost: cost[row][column],
-      breakdown: candidate ? (costParts(machine, end, candidate) ?? []) : [],
+      breakdown: candidate ? (costParts(machine, end, candidate, from) ?? []) : [],
       reasons: candidate ? reasonsFor(machine, end, candidate) : [`${machine.model} has no place for it: cap it.`],
       second: second === null ? null : { target: candidates[second.column]?.target ?? null, margin: second.margin },
       swapsWith: mates.filter((mate) => mate !== end).map((mate) => mate.id),

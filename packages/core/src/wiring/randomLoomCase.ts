@@ -123,6 +123,8 @@ export function randomLoom(seed: number, plugs: number): { machine: Machine; kit
     wires,
     covers: [],
     places: [],
+    spots: [],
+    passages: [],
     ways: [],
     batteries: [],
     studs: base.studs

@@ -118,7 +118,8 @@ export const packhorseAccess: AccessSheet = {
   places: `
     wing-left | Left inner wing | battery-left | above the ECU, lamp upwards
     bulkhead-left | Bulkhead | bulkhead | left of the brake booster
-    dash-knee | Below the dash | cab | left of the column, seen from the seat`,
+    dash-knee | Below the dash | cab | left of the column, seen from the seat
+    switch-knee | Left of the column | cab | where the hand finds it, away from the knees`,
   ways: `
     zone:rail | above | cover | 8/18/45 | Blind, past the return line.
     zone:rail | right | arch-right | 4/9/20 | Through the wheel arch.
@@ -169,7 +170,8 @@ export const longhaulAccess: AccessSheet = {
   places: `
     wing-left | Left inner wing | battery-left | above the ECU, lamp upwards
     bulkhead-left | Bulkhead | bulkhead | left of the brake booster
-    dash-knee | Below the dash | cab | left of the column, seen from the seat`,
+    dash-knee | Below the dash | cab | left of the column, seen from the seat
+    switch-knee | Left of the column | cab | where the hand finds it, away from the knees`,
   ways: `
     zone:right-head | right | arch | 4/9/20 | Through the wheel arch: the plug stands right in front of you.
     zone:right-head | above | cover degas intake-pipe | 8/18/45 | Blind, behind the head.

@@ -20,7 +20,8 @@ export const pikaAccess: AccessSheet = {
     airbox-lid | Airbox lid | 1.36 -0.14 0.84 0.30 0.10 0.24 | side-left | 1/2/3 | 3 quarter-turns | | run`,
   places: `
     ecu-seat | Where the ECU sat | airbox | behind the airbox side, plug downwards
-    airbox-wall | Airbox wall | airbox | flat wall above the battery`,
+    airbox-wall | Airbox wall | airbox | flat wall above the battery
+    switch-bar | Left of the handlebar | bar | within reach of the left thumb`,
   ways: `
     zone:tank | above | tank | 1/2/4
     zone:throttle | left | side-left | 4/9/20 | Through the gap behind the frame, by feel.
@@ -64,7 +65,8 @@ export const kittiwakeAccess: AccessSheet = {
   places: `
     hump | Under the seat hump | tail | flat tray behind the ECU, under the pillion seat
     seat-tray | Seat tray | seat | beside the fuse box
-    bar-clamp | Handlebar clamp | bar | on the left bar clamp, seen while riding`,
+    bar-clamp | Handlebar clamp | bar | on the left bar clamp, seen while riding
+    collector-boss | Boss behind the collector | collector | upper arc of the pipe, 80 mm behind the collector`,
   ways: `
     zone:throttle-bodies | above | tank airbox-lid airbox | 1/2/4
     plug:injector-1-low | left | side-left | 6/12/25 | Between frame spar and rail, by feel.
@@ -156,7 +158,9 @@ export const calderAccess: AccessSheet = {
     air-cover | Air cleaner cover | 1.18 0.26 0.72 0.28 0.12 0.24 | | 2/4/8 | 3 screws M6x25 hex socket 5 6 N·m | one gasket | run; hot`,
   places: `
     seat-box | Under the seat | seat | beside the battery, terminal block up
-    tail-box | Behind the battery | seat | on the fender plate`,
+    tail-box | Behind the battery | seat | on the fender plate
+    dial-bar | Left of the bar | head | on the left clamp, seen while riding
+    pipe-boss | Boss in the rear pipe | engine | upper arc, 300 mm behind the port`,
   ways: `
     zone:vee | above | tank | 2/4/8
     zone:vee | right | air-cover | 4/9/20 | Behind the air cleaner plate, by feel.

@@ -21,7 +21,8 @@ export const gorseAccess: AccessSheet = {
   places: `
     rack-plate | Under the rear rack | rear-rack | flat plate beside the tow plate
     seat-box | Beside the ECU | under-seat | on the battery box lid
-    bar-mount | Handlebar | steering-head | left of the instrument, seen while riding`,
+    bar-mount | Handlebar | steering-head | left of the instrument, seen while riding
+    pipe-boss | Boss in the exhaust pipe | frame-left | upper arc, 250 mm behind the port`,
   ways: `
     zone:throttle-body | above | seat tank-cover | 1/2/4
     plug:injector | left | side-left | 4/9/20 | Past the frame, by feel.
@@ -62,7 +63,9 @@ export const skuaAccess: AccessSheet = {
   places: `
     seat-plate | Under the passenger's seat | seat | beside the ECU, block up
     dash-right | Right of the dash | dash | where the driver sees it
-    hood-shelf | Hood shelf | hood | dry shelf behind the fuse box`,
+    hood-shelf | Hood shelf | hood | dry shelf behind the fuse box
+    dial-dash | Right of the dash | dash | where the driver sees it
+    pipe-boss | Boss in the exhaust | engine | upper arc, behind the joint of both pipes`,
   ways: `
     zone:throttle | above | seats engine-lid | 1/2/4
     zone:throttle | rear | bed-floor | 2/4/8
@@ -99,7 +102,8 @@ export const rimeAccess: AccessSheet = {
     seat | Seat | 1.86 0 0.86 0.90 0.34 0.20 | | 2/4/8 | 2 screws M6x20 hex head 10 8 N·m | two washers |`,
   places: `
     ecu-seat | Where the ECU sat | nose | in the nose, above the pipe shield
-    nose-right | Nose, right wall | nose | dry side of the belt guard`,
+    nose-right | Nose, right wall | nose | dry side of the belt guard
+    switch-bar | Left of the bar | bar | within reach of the left thumb`,
   ways: `
     zone:throttle | above | side-left side-right hood airbox | 1/2/4
     plug:throttle | left | side-left | 4/9/20 | Behind the frame strut, by feel.

@@ -2,6 +2,7 @@ import { marlowAccess } from './accessOfCars.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
+import { marlowRoutes } from './routesOfCars.ts'
 
 const cylinders = [1, 2, 3, 4, 5, 6]
 const injectors = ['bu/bk', 'bu/gn', 'bu/wh', 'bu/ye', 'bu/rd', 'bu/gy']
@@ -55,6 +56,7 @@ export function corvaneMarlow29(): Machine {
     },
     {
       access: marlowAccess,
+      routes: marlowRoutes,
       zones: `
         intake | Intake side, by the air filter | dry vibration
         engine | Top of the engine, under the cover | hot vibration

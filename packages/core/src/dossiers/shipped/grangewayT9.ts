@@ -2,6 +2,7 @@ import { t9Access } from './accessOfFieldcraft.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
+import { t9Routes } from './routesOfFieldcraft.ts'
 
 const cylinders = [1, 2, 3, 4, 5, 6]
 const drives = ['bu/bk', 'bu/wh', 'bu/gn', 'bu/ye', 'bu/rd', 'bu/or']
@@ -51,6 +52,7 @@ export function grangewayT9(): Machine {
     },
     {
       access: t9Access,
+      routes: t9Routes,
       zones: `
         head | Engine head, deck side | hot vibration
         bracket | Engine bracket, front | vibration

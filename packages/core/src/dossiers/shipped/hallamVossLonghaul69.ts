@@ -2,6 +2,7 @@ import { longhaulAccess } from './accessOfCars.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
+import { longhaulRoutes } from './routesOfCars.ts'
 
 const cylinders = [1, 2, 3, 4, 5, 6, 7, 8]
 const drives = ['vi/bk', 'vi/wh', 'vi/gn', 'vi/ye', 'vi/rd', 'vi/bu', 'vi/or', 'vi/gy']
@@ -52,6 +53,7 @@ export function hallamVossLonghaul69(): Machine {
     },
     {
       access: longhaulAccess,
+      routes: longhaulRoutes,
       zones: `
         right-head | Behind the right head, through the wheel arch | hot vibration
         left-head | Left head | hot vibration

@@ -2,6 +2,7 @@ import { packhorseAccess } from './accessOfCars.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
+import { packhorseRoutes } from './routesOfCars.ts'
 
 const cylinders = [1, 2, 3, 4, 5, 6]
 const drives = ['vi/bk', 'vi/wh', 'vi/gn', 'vi/ye', 'vi/rd', 'vi/bu']
@@ -52,6 +53,7 @@ export function hallamVossPackhorse62(): Machine {
     },
     {
       access: packhorseAccess,
+      routes: packhorseRoutes,
       zones: `
         rail | Top of the engine, rail side | hot vibration
         turbo | Turbo side, above the exhaust manifold | hot vibration

@@ -2,6 +2,7 @@ import { shielingAccess } from './accessOfCars.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
+import { shielingRoutes } from './routesOfCars.ts'
 
 const cylinders = [1, 2, 3, 4]
 const drives = ['gn/bk', 'gn/wh', 'gn/ye', 'gn/rd']
@@ -47,6 +48,7 @@ export function hallamVossShieling21(): Machine {
     },
     {
       access: shielingAccess,
+      routes: shielingRoutes,
       zones: `
         rail | Top of the engine, rail side | hot vibration
         turbo | Turbo side | hot vibration

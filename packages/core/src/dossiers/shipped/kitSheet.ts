@@ -9,7 +9,7 @@ import { fields, linesOf, oneOf } from './sheetLines.ts'
  * - `lead id | tag | name | break-out branch | colour area | signal role | options`
  * - `ring id | tag | name | break-out branch | colour area | signal role | hole | options`
  * - `port id | tag | name | break-out branch | terminator or cap`
- * - `plug id | tag | name | break-out branch | into | enters … | colour or - | telling`
+ * - `plug id | tag | name | break-out branch | into [for dial, sensor or switch] | enters … | colour or - | telling`
  * @throws with the line that cannot be read
  */
 export function readKitEnds(text: string): KitEnd[] {
@@ -31,11 +31,13 @@ export function readKitEnds(text: string): KitEnd[] {
         }
       }
       case 'plug': {
-        const [id, tag, name, reach, into, enters, colour, telling] = fields(rest, 8)
+        const [id, tag, name, reach, target, enters, colour, telling] = fields(rest, 8)
+        const [into, far] = target.split(' for ')
         return {
           type: 'plug',
           ...base(id, tag, name, reach),
           into,
+          ...(far ? { far: oneOf(['dial', 'sensor', 'switch'] as const, far, line) } : {}),
           enters: enters.split(/\s+/),
           ...(colour === '-' ? {} : { colour: sheetColour(colour, line) }),
           telling,

@@ -14,14 +14,23 @@ export function lowlampDial(): Kit {
       { machine: 'pellick-skua-960', place: 'dash-right' },
     ],
     fits: ['pellick-gorse-430', 'ostrel-kittiwake-640', 'pellick-skua-960'],
-    module: { name: 'Dial', supplyA: 1.2, idleMa: 60 },
-    trunkM: 0.4,
+    module: {
+      name: 'Dial',
+      supplyA: 1.2,
+      idleMa: 60,
+      sizeMm: [52, 52, 40],
+      maxC: 70,
+      sealed: true,
+      shakeproof: true,
+      seen: true,
+    },
+    trunkM: 0.9,
     ends: `
-      lead feed | F | Feed lead, the thick red one | 0.40 1.20 | rd 0.75 | supply-switched lamp | draws 1.2, sheet pellick-gorse-430=bn/bu, sheet ostrel-kittiwake-640=bn/bu, sheet pellick-skua-960=bn/wh
-      lead data | D | Data lead, the thin red one | 0.40 1.20 | rd 0.35 | data-line diagnostic | spare, sheet ostrel-kittiwake-640=wh/pk
-      ring ground | G | Ground ring | 0.40 1.00 | bk 0.75 | power-ground ground | 6.4 | draws 1.2
-      lead reference | M | Measuring reference lead | 0.40 0.80 | wh/bk 0.35 | sensor-ground ground | reference
-      plug sensor | W | Sensor plug | 0.40 0.90 | socket-sensor | socket-sensor socket-remote | - | Six pins, key upwards; the remote socket has the same shape and carries a white ring.
+      lead feed | F | Feed lead, the thick red one | 0.90 1.20 | rd 0.75 | supply-switched lamp | draws 1.2, sheet pellick-gorse-430=bn/bu, sheet ostrel-kittiwake-640=bn/bu, sheet pellick-skua-960=bn/wh
+      lead data | D | Data lead, the thin red one | 0.90 1.20 | rd 0.35 | data-line diagnostic | spare, sheet ostrel-kittiwake-640=wh/pk
+      ring ground | G | Ground ring | 0.90 0.90 | bk 0.75 | power-ground ground | 6.4 | draws 1.2
+      lead reference | M | Measuring reference lead | 0.90 1.40 | wh/bk 0.35 | sensor-ground ground | reference
+      plug sensor | W | Sensor plug | 0.90 1.20 | socket-sensor for sensor | socket-sensor socket-remote | - | Six pins, key upwards; the remote socket has the same shape and carries a white ring.
       port remote | R | Remote button port | 0.05 0.05 | cap`,
     sockets: [
       { id: 'socket-sensor', name: 'Sensor socket, no ring', style: 'socket' },

@@ -32,6 +32,10 @@ type Facts = Omit<
   | 'covers'
   | 'places'
   | 'ways'
+  | 'spots'
+  | 'passages'
+  | 'steering'
+  | 'power'
   | 'body'
 >
 
@@ -65,6 +69,7 @@ function changed(sheet: MachineSheet, variant: VariantSheet): MachineSheet {
       places: merge(sheet.access.places, variant.places),
       ways: waysOf(merge(sheet.access.ways, variant.ways), without),
     },
+    routes: sheet.routes,
   }
 }
 
@@ -75,7 +80,18 @@ function idOf(line: string): string {
 }
 
 function difference(base: SheetParts, variant: VariantSheet, whole: SheetParts): Variant {
-  const lists = ['zones', 'connectors', 'nets', 'wires', 'studs', 'covers', 'places', 'ways'] as const
+  const lists = [
+    'zones',
+    'connectors',
+    'nets',
+    'wires',
+    'studs',
+    'covers',
+    'places',
+    'ways',
+    'spots',
+    'passages',
+  ] as const
   const differing = <T extends { id: string }>(before: readonly T[], after: readonly T[]) => {
     const known = new Map(before.map((item) => [item.id, JSON.stringify(item)]))
     return after.filter((item) => known.get(item.id) !== JSON.stringify(item))
@@ -97,6 +113,8 @@ function difference(base: SheetParts, variant: VariantSheet, whole: SheetParts):
     covers: differing(base.covers, whole.covers),
     places: differing(base.places, whole.places),
     ways: differing(base.ways, whole.ways),
+    spots: differing(base.spots, whole.spots),
+    passages: differing(base.passages, whole.passages),
   }
 }
 

@@ -18,6 +18,7 @@ import {
 } from '../model.ts'
 import { readAccessSheet, type AccessSheet } from './accessSheet.ts'
 import { meterStates, signalKinds, signalRoles, type MeterReading, type SignalSort } from '../signals.ts'
+import { readRouteSheet, type RouteSheet } from './routeSheet.ts'
 import { fields, linesOf, oneOf } from './sheetLines.ts'
 import { colourNames } from '../colours.ts'
 
@@ -35,10 +36,12 @@ export interface MachineSheet {
   /** `id | name | net | zone | place | thread, mm` */
   studs: string
   access: AccessSheet
+  routes: RouteSheet
 }
 
 export type SheetParts = Pick<Machine, 'zones' | 'nets' | 'connectors' | 'wires' | 'studs'> &
-  Required<Pick<Machine, 'covers' | 'places' | 'ways' | 'body'>>
+  Required<Pick<Machine, 'covers' | 'places' | 'ways' | 'spots' | 'passages' | 'power' | 'body'>> &
+  Pick<Machine, 'steering'>
 
 /** Reads a sheet. @throws with the line that cannot be read; the result is still to be checked as a document. */
 export function readMachineSheet(sheet: MachineSheet): SheetParts {
@@ -55,8 +58,16 @@ export function readMachineSheet(sheet: MachineSheet): SheetParts {
   })
   const connectors = linesOf(sheet.plugs).map((line) => readPlug(line, nets, at))
   const { at: middles, ...access } = readAccessSheet(sheet.access)
+  const { places: figures, spots, ...routes } = readRouteSheet(sheet.routes)
+  const ids = new Set([...connectors, ...studs, ...access.places].map((item) => item.id))
   return {
     ...access,
+    ...routes,
+    places: access.places.map((place) => ({ ...place, ...figures.get(place.id) })),
+    spots: spots.map((spot) => ({
+      ...spot,
+      serves: spot.serves.filter((served) => ids.has(Object.values(served)[0])),
+    })),
     zones: linesOf(sheet.zones).map((line) => {
       const zone = readZone(line)
       const middle = middles.get(zone.id)

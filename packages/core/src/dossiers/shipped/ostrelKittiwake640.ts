@@ -2,6 +2,7 @@ import { kittiwakeAccess } from './accessOfCycles.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
+import { kittiwakeRoutes } from './routesOfCycles.ts'
 
 const cylinders = [1, 2, 3, 4]
 const lower = ['pk/bk', 'pk/bu', 'pk/gn', 'pk/ye']
@@ -54,6 +55,7 @@ export function ostrelKittiwake640(): Machine {
     },
     {
       access: kittiwakeAccess,
+      routes: kittiwakeRoutes,
       zones: `
         throttle-bodies | Throttle bodies, under the airbox | vibration
         airbox | Airbox, under the tank | dry

@@ -2,6 +2,7 @@ import type { Machine } from '../model.ts'
 import { pikaAccess } from './accessOfCycles.ts'
 import { machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
+import { pikaRoutes } from './routesOfCycles.ts'
 
 /** Trail motorcycle, one cylinder, throttle blade by wire: takes a plug-in controller. */
 export function ostrelPika449(): Machine {
@@ -50,6 +51,7 @@ export function ostrelPika449(): Machine {
     },
     {
       access: pikaAccess,
+      routes: pikaRoutes,
       zones: `
         tank | Under the tank | vibration
         throttle | Throttle body, behind the shock | wet vibration

@@ -2,6 +2,7 @@ import type { Machine } from '../model.ts'
 import { rimeAccess } from './accessOfFieldcraft.ts'
 import { machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
+import { rimeRoutes } from './routesOfFieldcraft.ts'
 
 /** Snow machine, two-stroke twin: split grounds, no mixture sensor, exhaust temperature instead. */
 export function pellickRime790(): Machine {
@@ -45,6 +46,7 @@ export function pellickRime790(): Machine {
     },
     {
       access: rimeAccess,
+      routes: rimeRoutes,
       zones: `
         throttle | Throttle bodies | vibration
         engine | Engine, front | hot vibration

@@ -2,6 +2,7 @@ import type { Machine } from '../model.ts'
 import { skuaAccess } from './accessOfFieldcraft.ts'
 import { machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
+import { skuaRoutes } from './routesOfFieldcraft.ts'
 
 /** Side-by-side with two cylinders: long wet looms, a fan plug that looks like a sensor's. */
 export function pellickSkua960(): Machine {
@@ -49,6 +50,7 @@ export function pellickSkua960(): Machine {
     },
     {
       access: skuaAccess,
+      routes: skuaRoutes,
       zones: `
         throttle | Throttle body, under the engine lid | hot vibration
         engine | Engine, rear side | hot wet vibration

@@ -57,17 +57,25 @@ export function quernbyP4Eight(): Kit {
     system: 'pulse piggyback, two rows of four injectors, four coils',
     source: "Laid out and measured on the yard's bench, 2026-02.",
     fits: ['ostrel-kittiwake-640'],
-    module: { name: 'P4 module', supplyA: 0.35, idleMa: 0.9, sleeps: true },
-    trunkM: 0.8,
+    module: {
+      name: 'P4 module',
+      supplyA: 0.35,
+      idleMa: 0.9,
+      sleeps: true,
+      sizeMm: [112, 78, 30],
+      maxC: 80,
+      sealed: true,
+    },
+    trunkM: 1.0,
     ends: `
-      ${eachOf(cylinders, (n, i) => `pair low-${n} | L${n} | Lower injector pair ${n} | ${(0.55 + 0.08 * i).toFixed(2)} ${(0.18 + 0.05 * i).toFixed(2)} | sealed grey oval two-ribs | tap ${feed} rd/wh 0.75; cut injector-drive:injector:c${n}:lower ${lower[i]} 0.5`)}
-      ${eachOf(cylinders, (n, i) => `pair up-${n} | U${n} | Upper injector pair ${n} | 0.80 ${(0.22 + 0.05 * i).toFixed(2)} | sealed grey oval two-ribs | tap ${feed} rd/wh 0.75; cut injector-drive:injector:c${n}:upper ${upper[i]} 0.5`)}
-      ${eachOf(cylinders, (n, i) => `pair coil-${n} | C${n} | Coil pair ${n} | ${(0.6 + 0.06 * i).toFixed(2)} 0.30 | sealed black oval notch | pass ${feed} rd/wh 0.75; cut coil-drive:coil:c${n} ${coil[i]} 0.75 | swap ${n === 1 || n === 4 ? 'outer' : 'inner'}`)}
-      pair crank | K | Crank pair | 0.30 0.70 | sealed black rectangle flat | pass sensor-ground:ground br 0.5; tap frequency:crank ye/bk 0.5; pass reference-5v:supply ye 0.5
-      lead throttle | T | Throttle lead | 0.80 0.30 | gy 0.35 | analogue-0-5 throttle-position | sheet ostrel-kittiwake-640=gy/bk
-      lead speed | S | Speed lead | 0.30 0.60 | wh 0.35 | frequency vehicle-speed | spare, sheet ostrel-kittiwake-640=ye/wh
-      lead gear | R | Gear lead | 0.30 0.65 | vi 0.35 | analogue-0-5 gear | spare, sheet ostrel-kittiwake-640=wh/ye
-      ring ground | G | Ground ring | 0.10 0.35 | bk 0.85 | power-ground ground | 6.4 | sheet ostrel-kittiwake-640=battery-negative
+      ${eachOf(cylinders, (n, i) => `pair low-${n} | L${n} | Lower injector pair ${n} | ${(0.88 + 0.04 * i).toFixed(2)} ${(0.2 + 0.06 * i).toFixed(2)} | sealed grey oval two-ribs | tap ${feed} rd/wh 0.75; cut injector-drive:injector:c${n}:lower ${lower[i]} 0.5`)}
+      ${eachOf(cylinders, (n, i) => `pair up-${n} | U${n} | Upper injector pair ${n} | 1.00 ${(0.34 + 0.04 * i).toFixed(2)} | sealed grey oval two-ribs | tap ${feed} rd/wh 0.75; cut injector-drive:injector:c${n}:upper ${upper[i]} 0.5`)}
+      ${eachOf(cylinders, (n, i) => `pair coil-${n} | C${n} | Coil pair ${n} | ${(0.88 + 0.04 * i).toFixed(2)} ${(0.36 + 0.04 * i).toFixed(2)} | sealed black oval notch | pass ${feed} rd/wh 0.75; cut coil-drive:coil:c${n} ${coil[i]} 0.75 | swap ${n === 1 || n === 4 ? 'outer' : 'inner'}`)}
+      pair crank | K | Crank pair | 0.30 0.85 | sealed black rectangle flat | pass sensor-ground:ground br 0.5; tap frequency:crank ye/bk 0.5; pass reference-5v:supply ye 0.5
+      lead throttle | T | Throttle lead | 1.00 0.32 | gy 0.35 | analogue-0-5 throttle-position | sheet ostrel-kittiwake-640=gy/bk
+      lead speed | S | Speed lead | 0.30 0.90 | wh 0.35 | frequency vehicle-speed | spare, sheet ostrel-kittiwake-640=ye/wh
+      lead gear | R | Gear lead | 0.30 0.85 | vi 0.35 | analogue-0-5 gear | spare, sheet ostrel-kittiwake-640=wh/ye
+      ring ground | G | Ground ring | 0.10 0.55 | bk 0.85 | power-ground ground | 6.4 | sheet ostrel-kittiwake-640=battery-negative
       port bus | P | Bus port | 0.05 0.08 | terminator
       port option | O | Option port | 0.05 0.06 | cap`,
     terminators: 1,
@@ -150,17 +158,25 @@ export function quernbyP4Twin(): Kit {
     system: 'pulse piggyback, four injectors, two coils; on a twin two branches stay capped',
     source: "Laid out and measured on the yard's bench, 2026-03.",
     fits: ['tarnbrook-saddler-880'],
-    module: { name: 'P4 module', supplyA: 0.25, idleMa: 0.9, sleeps: true },
+    module: {
+      name: 'P4 module',
+      supplyA: 0.25,
+      idleMa: 0.9,
+      sleeps: true,
+      sizeMm: [112, 78, 30],
+      maxC: 80,
+      sealed: true,
+    },
     trunkM: 0.7,
     ends: `
       ${eachOf(cylinders, (n, i) => `pair injector-${n} | I${n} | Injector pair ${n} | ${(0.5 + 0.05 * i).toFixed(2)} ${(0.2 + 0.08 * i).toFixed(2)} | sealed grey oval two-ribs | tap ${feed} rd/ye 0.75; cut injector-drive:injector:c${n} ${drives[i]} 0.5 |${n > 2 ? ' spare' : ''}`)}
-      pair coil-1 | C1 | Left coil pair | 0.55 0.28 | sealed black rectangle notch | pass ${feed} rd/ye 0.75; cut coil-drive:coil:c1 wh/or 0.75
-      pair coil-2 | C2 | Right coil pair | 0.55 0.42 | sealed black rectangle notch | pass ${feed} rd/ye 0.75; cut coil-drive:coil:c2 wh/bk 0.75
-      pair crank | K | Crank pair | 0.30 0.60 | sealed black oval flat | tap frequency:crank bu/wh 0.5; pass sensor-ground:crank wh/bu 0.5
+      pair coil-1 | C1 | Left coil pair | 0.55 0.40 | sealed black rectangle notch | pass ${feed} rd/ye 0.75; cut coil-drive:coil:c1 wh/or 0.75
+      pair coil-2 | C2 | Right coil pair | 0.55 0.54 | sealed black rectangle notch | pass ${feed} rd/ye 0.75; cut coil-drive:coil:c2 wh/bk 0.75
+      pair crank | K | Crank pair | 0.30 0.70 | sealed black oval flat | tap frequency:crank bu/wh 0.5; pass sensor-ground:crank wh/bu 0.5
       lead throttle | T | Throttle lead | 0.70 0.35 | gy 0.35 | analogue-0-5 throttle-position t1 | sheet tarnbrook-saddler-880=gy
-      lead neutral | N | Neutral lead | 0.30 0.55 | vi 0.35 | switch neutral | sheet tarnbrook-saddler-880=vi/gy
+      lead neutral | N | Neutral lead | 0.30 0.68 | vi 0.35 | switch neutral | sheet tarnbrook-saddler-880=vi/gy
       lead speed | S | Speed lead | 0.30 0.75 | wh 0.35 | frequency vehicle-speed | spare, near ecu, sheet tarnbrook-saddler-880=gy/vi
-      ring ground | G | Ground ring | 0.10 0.40 | bk 0.85 | power-ground ground | 6.4 | sheet tarnbrook-saddler-880=frame-ground
+      ring ground | G | Ground ring | 0.10 0.60 | bk 0.85 | power-ground ground | 6.4 | sheet tarnbrook-saddler-880=frame-ground
       port bus | P | Bus port | 0.05 0.08 | terminator`,
     terminators: 1,
     naming: [
@@ -174,7 +190,7 @@ export function quernbyP4Twin(): Kit {
         id: 'coil-length',
         kind: 'length',
         ends: ['coil-1', 'coil-2'],
-        says: 'Both coil branches look alike: 0.28 m is left, 0.42 m is right.',
+        says: 'Both coil branches look alike: 0.40 m is left, 0.54 m is right.',
       },
       {
         id: 'injectors',
@@ -234,23 +250,23 @@ export function quernbyLearner(): Kit {
     system: 'self-learning wideband box with dial',
     source: "Laid out and measured on the yard's bench, 2026-04.",
     fits: ['tarnbrook-calder-1130', 'pellick-skua-960'],
-    module: { name: 'Learner box', supplyA: 0.13, idleMa: 110 },
+    module: { name: 'Learner box', supplyA: 0.13, idleMa: 110, sizeMm: [124, 82, 36], maxC: 70, sealed: false },
     trunkM: 0.6,
     ends: `
-      lead relay-coil | R | Relay coil lead | 0.15 0.90 | rd/bk 0.5 | supply-switched lamp | draws 0.15, sheet tarnbrook-calder-1130=bu/wh, sheet pellick-skua-960=bn/wh
+      lead relay-coil | R | Relay coil lead | 0.15 1.70 | rd/bk 0.5 | supply-switched lamp | draws 0.15, sheet tarnbrook-calder-1130=bu/wh, sheet pellick-skua-960=bn/wh
       ring relay-feed | B | Battery ring of the relay, with fuse | 0.15 0.60 | rd 1.5 | supply-always supply | 6.4 | draws 3, fuse 10, sheet tarnbrook-calder-1130=battery-positive, sheet pellick-skua-960=battery-positive
       ring ground | G | Ground ring | 0.15 0.60 | bk 1.5 | power-ground ground | 6.4 | draws 3, sheet tarnbrook-calder-1130=battery-negative, sheet pellick-skua-960=battery-negative
-      lead reference | M | Measuring reference lead | 0.45 0.40 | bk/wh 0.35 | sensor-ground ground | reference, near ecu
+      lead reference | M | Measuring reference lead | 0.45 0.55 | bk/wh 0.35 | sensor-ground ground | reference, near ecu
       lead rpm | K | Engine speed lead | 0.45 0.60 | gn 0.35 | frequency crank | sheet tarnbrook-calder-1130=rd/bu, sheet pellick-skua-960=ye
       lead throttle | T | Throttle lead | 0.45 0.50 | wh 0.35 | analogue-0-5 throttle-position t1 | sheet tarnbrook-calder-1130=lb, sheet pellick-skua-960=vi
       lead bus-h | H | Bus lead high | 0.30 0.45 | ye 0.35 | bus-high bus | near ecu
       lead bus-l | L | Bus lead low | 0.30 0.45 | gn/ye 0.35 | bus-low bus | near ecu
-      plug sensor-heat-p | W1 | Sensor lead, heater plus | 0.60 0.90 | t-heat-p | t-heat-p t-heat-n t-cell t-pump t-common | rd | Red lead under the terminal marked red; it carries the heater's 3 A.
-      plug sensor-heat-n | W2 | Sensor lead, heater minus | 0.60 0.90 | t-heat-n | t-heat-p t-heat-n t-cell t-pump t-common | br | Brown lead under the terminal marked brown.
-      plug sensor-cell | W3 | Sensor lead, cell | 0.60 0.90 | t-cell | t-heat-p t-heat-n t-cell t-pump t-common | bu | Blue lead under the terminal marked blue.
-      plug sensor-pump | W4 | Sensor lead, pump | 0.60 0.90 | t-pump | t-heat-p t-heat-n t-cell t-pump t-common | lg | Light green lead under the terminal marked light green; not the green one, that is engine speed.
-      plug sensor-common | W5 | Sensor lead, common | 0.60 0.90 | t-common | t-heat-p t-heat-n t-cell t-pump t-common | wh | White lead under the terminal marked white.
-      plug dial | D | Dial plug | 0.20 1.60 | socket-dial | socket-dial socket-data | - | Both four-pin sockets take it: the dial belongs into the one nearest the lamp.
+      plug sensor-heat-p | W1 | Sensor lead, heater plus | 0.60 0.90 | t-heat-p for sensor | t-heat-p t-heat-n t-cell t-pump t-common | rd | Red lead under the terminal marked red; it carries the heater's 3 A.
+      plug sensor-heat-n | W2 | Sensor lead, heater minus | 0.60 0.90 | t-heat-n for sensor | t-heat-p t-heat-n t-cell t-pump t-common | br | Brown lead under the terminal marked brown.
+      plug sensor-cell | W3 | Sensor lead, cell | 0.60 0.90 | t-cell for sensor | t-heat-p t-heat-n t-cell t-pump t-common | bu | Blue lead under the terminal marked blue.
+      plug sensor-pump | W4 | Sensor lead, pump | 0.60 0.90 | t-pump for sensor | t-heat-p t-heat-n t-cell t-pump t-common | lg | Light green lead under the terminal marked light green; not the green one, that is engine speed.
+      plug sensor-common | W5 | Sensor lead, common | 0.60 0.90 | t-common for sensor | t-heat-p t-heat-n t-cell t-pump t-common | wh | White lead under the terminal marked white.
+      plug dial | D | Dial plug | 0.20 1.60 | socket-dial for dial | socket-dial socket-data | - | Both four-pin sockets take it: the dial belongs into the one nearest the lamp.
       port bus | P | Bus port | 0.05 0.08 | terminator
       port data | Q | Data port | 0.05 0.05 | cap`,
     sockets: [

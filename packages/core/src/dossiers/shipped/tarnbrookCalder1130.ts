@@ -2,6 +2,7 @@ import type { Machine } from '../model.ts'
 import { calderAccess } from './accessOfCycles.ts'
 import { machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
+import { calderRoutes } from './routesOfCycles.ts'
 
 /** Tourer with a V-twin: sensors behind the fairing lowers, two bus wires from nose to tail. */
 export function tarnbrookCalder1130(): Machine {
@@ -50,6 +51,7 @@ export function tarnbrookCalder1130(): Machine {
     },
     {
       access: calderAccess,
+      routes: calderRoutes,
       zones: `
         vee | Between the cylinders, under the tank | hot vibration
         lower-left | Behind the left fairing lower | wet

@@ -2,6 +2,7 @@ import { saddlerAccess } from './accessOfCycles.ts'
 import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
+import { saddlerRoutes } from './routesOfCycles.ts'
 
 const cylinders = [1, 2]
 const side = ['left', 'right']
@@ -53,6 +54,7 @@ export function tarnbrookSaddler880(): Machine {
     },
     {
       access: saddlerAccess,
+      routes: saddlerRoutes,
       zones: `
         throttle | Throttle bodies, under the airbox | vibration
         airbox | Airbox, under the tank | dry

@@ -29,7 +29,15 @@ export function thistleA2(): Kit {
     system: 'airflow piggyback',
     source: "Laid out and measured on the yard's bench, 2026-05.",
     fits: ['corvane-marlow-29'],
-    module: { name: 'A2 module', supplyA: 0.22, idleMa: 1.4, sleeps: true },
+    module: {
+      name: 'A2 module',
+      supplyA: 0.22,
+      idleMa: 1.4,
+      sleeps: true,
+      sizeMm: [104, 74, 28],
+      maxC: 70,
+      sealed: false,
+    },
     trunkM: 0.3,
     ends: `
       lead maf-in | W | Airflow lead, plain white | 0.30 0.25 | wh 0.35 | analogue-0-5 airflow | cut device maf-out, near ecu, sheet corvane-marlow-29=wh
@@ -108,16 +116,24 @@ export function thistleD3(): Kit {
     system: 'inline diesel module, three levels, with pedal module',
     source: "Laid out and measured on the yard's bench, 2026-05.",
     fits: ['hallam-voss-shieling-21'],
-    module: { name: 'D3 module', supplyA: 0.15, idleMa: 0.6, sleeps: true },
+    module: {
+      name: 'D3 module',
+      supplyA: 0.15,
+      idleMa: 0.6,
+      sleeps: true,
+      sizeMm: [118, 76, 34],
+      maxC: 95,
+      sealed: true,
+    },
     trunkM: 0.9,
     ends: `
       pair rail | R | Rail pair | 0.90 0.70 | sealed black rectangle flat | pass sensor-ground:ground br 0.5; cut analogue-0-5:rail-pressure wh/bu 0.5; tap reference-5v:supply rd/bu 0.5
-      pair crank | K | Crank pair | 0.90 0.90 | sealed black rectangle flat | pass sensor-ground:ground br 0.5; tap frequency:crank gy/wh 0.5; pass reference-5v:supply rd/bu 0.5
+      pair crank | K | Crank pair | 0.90 1.35 | sealed black rectangle flat | pass sensor-ground:ground br 0.5; tap frequency:crank gy/wh 0.5; pass reference-5v:supply rd/bu 0.5
       pair boost | B | Boost pair | 0.70 0.50 | sealed black rectangle notch | pass sensor-ground:ground br 0.5; cut analogue-0-5:boost-pressure ye/bk 0.5; pass reference-5v:supply rd/bu 0.5 | spare
       pair boost-t | B4 | Boost pair, four pins | 0.70 0.50 | sealed black rectangle notch | pass sensor-ground:ground br 0.5; pass analogue-0-5:air-temperature:c2 ye/vi 0.5; pass reference-5v:supply rd/bu 0.5; cut analogue-0-5:boost-pressure ye/bk 0.5 | spare
       pair pedal | P | Pedal pair | 0.30 2.10 | sealed black rectangle two-ribs | pass reference-5v:supply rd/vi 0.5; cut analogue-0-5:pedal-position:t1 lb 0.5; pass sensor-ground:ground br/wh 0.5; pass reference-5v:supply rd/pk 0.5; cut analogue-0-5:pedal-position:t2 lb/bk 0.5; pass sensor-ground:ground br/bk 0.5 | rows 2
-      ring ground | G | Ground ring | 0.10 0.40 | bk 1.5 | power-ground ground | 8.4 | sheet hallam-voss-shieling-21=battery-negative
-      ring feed | F | Battery ring, fuse at the post | 0.10 0.45 | rd 1.5 | supply-always supply | 8.4 | draws 0.15, fuse 5, sheet hallam-voss-shieling-21=battery-positive
+      ring ground | G | Ground ring | 0.10 1.65 | bk 1.5 | power-ground ground | 8.4 | sheet hallam-voss-shieling-21=battery-negative
+      ring feed | F | Battery ring, fuse at the post | 0.10 1.70 | rd 1.5 | supply-always supply | 8.4 | draws 0.15, fuse 5, sheet hallam-voss-shieling-21=battery-positive
       port selector | S | Selector port | 0.05 0.10 | cap`,
     naming: [
       {
@@ -171,12 +187,20 @@ export function thistleD3Field(): Kit {
     system: 'inline diesel module at the injection plug, three levels',
     source: "Laid out and measured on the yard's bench, 2026-02.",
     fits: ['grangeway-t9'],
-    module: { name: 'D3 module', supplyA: 0.2, idleMa: 0.6, sleeps: true },
+    module: {
+      name: 'D3 module',
+      supplyA: 0.2,
+      idleMa: 0.6,
+      sleeps: true,
+      sizeMm: [118, 76, 34],
+      maxC: 95,
+      sealed: true,
+    },
     trunkM: 1.1,
     ends: `
       pair injection | I | Injection pair, twelve pins | 1.10 0.60 | sealed black round flat | ${cylinders.map((n, i) => `cut injector-drive:injector:c${n} ${drives[i]} 1.5; pass injector-drive:injector:c${n}:lower ${returns[i]} 1.5`).join('; ')} | rows 2
       pair rail | R | Rail pair | 1.10 0.80 | sealed black rectangle flat | pass sensor-ground:ground br 0.75; tap analogue-0-5:rail-pressure gn/wh 0.75; pass reference-5v:supply or 0.75
-      pair boost | B | Boost pair | 1.10 0.50 | sealed black rectangle notch | pass sensor-ground:ground br 0.75; cut analogue-0-5:boost-pressure wh/bk 0.75; pass reference-5v:supply or 0.75
+      pair boost | B | Boost pair | 1.10 0.75 | sealed black rectangle notch | pass sensor-ground:ground br 0.75; cut analogue-0-5:boost-pressure wh/bk 0.75; pass reference-5v:supply or 0.75
       ring ground | G | Ground ring | 0.20 0.60 | bk 1.5 | power-ground ground | 8.4 | sheet grangeway-t9=deck-ground
       port selector | S | Selector port | 0.05 0.10 | cap`,
     naming: [
@@ -215,17 +239,25 @@ export function thistleD5(): Kit {
     system: 'inline diesel module, five levels, phone link',
     source: "Laid out and measured on the yard's bench, 2026-06.",
     fits: ['hallam-voss-packhorse-62', 'hallam-voss-longhaul-69'],
-    module: { name: 'D5 module', supplyA: 0.28, idleMa: 0.7, sleeps: true },
+    module: {
+      name: 'D5 module',
+      supplyA: 0.28,
+      idleMa: 0.7,
+      sleeps: true,
+      sizeMm: [132, 88, 36],
+      maxC: 95,
+      sealed: true,
+    },
     trunkM: 1.1,
     ends: `
       pair rail | R | Rail pair, black tag | 1.10 0.95 | sealed black rectangle flat | pass sensor-ground:ground bk/gy 0.5; cut analogue-0-5:rail-pressure ye/bk 0.5; pass reference-5v:supply gy/rd 0.5 | spare
       pair rail-early | RE | Rail pair, white tag | 1.10 0.95 | sealed black rectangle flat | pass reference-5v:supply gy/rd 0.5; cut analogue-0-5:rail-pressure ye/bk 0.5; pass sensor-ground:ground bk/gy 0.5 | spare
       pair boost | B | Boost pair | 0.90 0.55 | sealed black rectangle notch | pass sensor-ground:ground bk/gy 0.5; cut analogue-0-5:boost-pressure gn/bk 0.5; pass reference-5v:supply gy 0.5 | spare
       pair boost-t | B4 | Boost pair, four pins | 0.90 0.55 | sealed grey rectangle notch | pass sensor-ground:ground bk/gy 0.5; pass analogue-0-5:air-temperature:c3 gn/lb 0.5; pass reference-5v:supply gy 0.5; cut analogue-0-5:boost-pressure gn/bk 0.5 | spare
-      pair bus | C | Bus pair | 0.40 0.60 | sealed red rectangle flat | tap bus-high:bus ye 0.5; tap bus-low:bus gn 0.5
+      pair bus | C | Bus pair | 0.40 1.60 | sealed red rectangle flat | tap bus-high:bus ye 0.5; tap bus-low:bus gn 0.5
       ring ground | G | Ground ring | 0.15 0.40 | bk 1.5 | power-ground ground | 8.4 | sheet hallam-voss-packhorse-62=wing-ground, sheet hallam-voss-longhaul-69=wing-ground
       lead feed | F | Feed lead | 0.15 1.90 | rd 0.75 | supply-switched supply | draws 0.28, sheet hallam-voss-packhorse-62=pk/wh, sheet hallam-voss-longhaul-69=wh/pk
-      plug selector | S | Selector plug | 0.20 2.20 | socket-selector | socket-selector socket-service | - | The selector socket has a red ring; the service socket beside it takes the same plug.
+      plug selector | S | Selector plug | 0.20 2.20 | socket-selector for switch | socket-selector socket-service | - | The selector socket has a red ring; the service socket beside it takes the same plug.
       port service | V | Service port | 0.05 0.05 | cap`,
     sockets: [
       { id: 'socket-selector', name: 'Selector socket, red ring', style: 'socket' },

@@ -6,7 +6,7 @@ const sockets: Kit['sockets'] = [
   { id: 'socket-radio', name: 'Radio socket, blue ring', style: 'socket' },
 ]
 const plugs = `
-  plug switch | S | Map switch plug | 0.10 1.20 | socket-switch | socket-switch socket-radio | gn | Green ring to green ring; the radio socket takes the same plug and answers nothing.
+  plug switch | S | Map switch plug | 0.10 1.45 | socket-switch for switch | socket-switch socket-radio | gn | Green ring to green ring; the radio socket takes the same plug and answers nothing.
   plug radio | A | Radio link plug | 0.05 0.25 | socket-radio | socket-switch socket-radio | bu | Blue ring to blue ring.
   port pressure | H | Pressure port | 0.00 0.02 | cap`
 const parts: [string, string, number, ('stop' | 'note')?][] = [
@@ -73,7 +73,15 @@ export function wrenCore34(): Kit {
     system: 'plug-in controller with pressure port, map switch and radio link',
     source: "Laid out and measured on the yard's bench, 2026-01.",
     fits: ['ostrel-pika-449'],
-    module: { name: 'Core controller', supplyA: 0.45, idleMa: 1.2, sleeps: true },
+    module: {
+      name: 'Core controller',
+      supplyA: 0.45,
+      idleMa: 1.2,
+      sleeps: true,
+      sizeMm: [138, 108, 40],
+      maxC: 85,
+      sealed: true,
+    },
     ends: `
       pair ecu | E | Controller header | 0.00 0.05 | sealed black rectangle two-ribs | 1 cut supply-always:supply rd/bk 0.85; 2 cut supply-switched:supply rd/wh 0.75; 3 cut power-ground:ground bk/wh 0.85; 4 cut sensor-ground:ground bk/br 0.35; 5 cut reference-5v:supply or 0.35; 6 cut injector-drive:injector pk/bk 0.5; 7 cut coil-drive:coil ye/bk 0.75; 8 cut frequency:crank gn 0.35; 10 cut analogue-0-5:throttle-position:t1 ye 0.35 | one side, face 34 in 2
       ${plugs}`,
@@ -99,7 +107,15 @@ export function wrenCore48(): Kit {
     system: 'plug-in controller for two-stroke twins, with pressure port, map switch and radio link',
     source: "Laid out and measured on the yard's bench, 2026-03.",
     fits: ['pellick-rime-790'],
-    module: { name: 'Core controller', supplyA: 0.6, idleMa: 1.2, sleeps: true },
+    module: {
+      name: 'Core controller',
+      supplyA: 0.6,
+      idleMa: 1.2,
+      sleeps: true,
+      sizeMm: [146, 118, 42],
+      maxC: 85,
+      sealed: true,
+    },
     ends: `
       pair ecu | E | Controller header | 0.00 0.05 | sealed black rectangle two-ribs | 1 cut supply-switched:supply rd/ye 1; 2 cut supply-switched:supply rd/bk 1; 3 cut power-ground:ground bk 1.25; 4 cut power-ground:ground bk/ye 0.85; 5 cut sensor-ground:ground bk/wh 0.5; 6 cut reference-5v:supply rd/wh 0.5; 7 cut injector-drive:injector:c1 gn/rd 0.75; 8 cut injector-drive:injector:c2 gn/ye 0.75; 11 cut frequency:crank wh 0.5 | one side, face 48 in 3
       pair bench | N | Bench supply plug | 0.05 0.60 | sealed white rectangle flat | tap supply-switched:supply rd/bk 1; tap power-ground:ground bk 1.25 | one side
@@ -135,7 +151,16 @@ export function wrenSelector(): Kit {
       { machine: 'hallam-voss-longhaul-69', place: 'dash-knee' },
     ],
     fits: ['hallam-voss-longhaul-69', 'hallam-voss-packhorse-62'],
-    module: { name: 'Selector', supplyA: 0.06, idleMa: 0.4, sleeps: true },
+    module: {
+      name: 'Selector',
+      supplyA: 0.06,
+      idleMa: 0.4,
+      sleeps: true,
+      sizeMm: [48, 48, 36],
+      maxC: 60,
+      sealed: false,
+      seen: true,
+    },
     trunkM: 0.3,
     ends: `
       lead feed | F | Feed lead, red | 0.30 0.60 | rd 0.5 | supply-switched supply | draws 0.06, sheet hallam-voss-longhaul-69=wh/pk, sheet hallam-voss-packhorse-62=pk/wh

@@ -13,6 +13,7 @@ import { wireLookalikes } from '../lookalikes.ts'
 import { sortParts } from '../matchCost.ts'
 import { methodsFor } from '../joinMethods.ts'
 import type { Connection, FindingPlace } from '../model.ts'
+import { carriesAirbag } from '../pins.ts'
 import { targetWords } from '../places.ts'
 import { plannedWords, type CheckScene } from '../scene.ts'
 import { feedFindings, groundFindings } from './supplyRules.ts'
@@ -64,6 +65,13 @@ export function leadFindings(scene: CheckScene, end: FlyingLead, made: readonly 
       continue
     }
     checkSignal(scene, end, wire, net, at, remedyPlace)
+    if (net.role !== 'airbag' && carriesAirbag(machine, to.connector))
+      say(
+        'airbag-circuit',
+        at,
+        `${targetWords(machine, { connector: to.connector })} carries airbag circuits: nothing is joined in it, whatever the wire.`,
+        `Key off, wait ten minutes, take ${end.name} off without touching the yellow sheath, and join it to ${remedyPlace}.`,
+      )
     const zone = index.zones.get(index.connectors.get(to.connector)?.zone ?? '')
     checkMethod(scene, method, wire, zone, at)
     for (const lookalike of wireLookalikes(machine, wire))

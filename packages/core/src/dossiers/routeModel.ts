@@ -1,0 +1,107 @@
+import type { Minutes, WayTarget } from './accessModel.ts'
+import type { Flavour } from '../shared/index.ts'
+
+export type PassageId = Flavour<'passage'>
+export type SpotId = Flavour<'spot'>
+
+/** A point in the machine's own axes, m: from the front end, from the middle to the right, up from the ground. */
+export interface PointAt {
+  x: number
+  y: number
+  z: number
+}
+
+/**
+ * A point a loom passes or ends at, finer than a zone. Zones are points too, at their middle; what is served by no spot is
+ * reached from its zone's middle.
+ */
+export interface Spot {
+  id: SpotId
+  name: string
+  at: PointAt
+  /** Plugs, studs and mount places that are reached from here. */
+  serves: Exclude<WayTarget, { zone: string }>[]
+}
+
+export const hazardKinds = ['hot', 'moving', 'pinch', 'sharp', 'wet', 'vibration', 'barred'] as const
+export type HazardKind = (typeof hazardKinds)[number]
+
+/** What a loom meets in a passage. */
+export type Hazard =
+  /** A surface of so many °C, so many mm away. */
+  | { kind: 'hot'; surfaceC: number; clearMm: number; what: string }
+  /** Something that moves by so much and takes the loom along. */
+  | { kind: 'moving'; swingMm: number; what: string }
+  /** Something that presses down when it is put back. */
+  | { kind: 'pinch'; what: string }
+  | { kind: 'sharp'; what: string }
+  | { kind: 'wet' }
+  | { kind: 'vibration' }
+  /** Nothing is laid here, and why. */
+  | { kind: 'barred'; what: string }
+
+/** A wall that is passed. */
+export interface Bulkhead {
+  kind: 'factory grommet' | 'spare grommet' | 'new hole'
+  minutes: Minutes
+}
+
+/** A stretch between two points along which a loom can lie. */
+export interface Passage {
+  id: PassageId
+  name: string
+  /** Zones or spots. */
+  from: string
+  to: string
+  /** Measured along the way, m. Missing: straight from point to point and a sixth more, which is said. */
+  lengthM?: number
+  hazards: Hazard[]
+  /** What is free for the loom at the narrowest place, mm². */
+  freeMm2?: number
+  bulkhead?: Bulkhead
+  /** Crosses from the frame to what is steered, on this side of the steering head. */
+  steering?: 'left' | 'right' | 'front'
+  /** Corners between the ends, for the drawing. */
+  via?: PointAt[]
+}
+
+/** How far what is steered takes a loom along. */
+export interface Steering {
+  /** From the steering axis to where the loom crosses, m. */
+  radiusM: number
+  /** From straight ahead to either stop, °. */
+  lockDeg: number
+}
+
+/** What the machine's own electrics can give and take. */
+export interface PowerFigures {
+  /** All batteries together, Ah. */
+  batteryAh: number
+  /** Standing with the key off, mA. */
+  idleMa: number
+  /** After which time with the key off the control units sleep, min. */
+  sleepMinutes: number
+  /** Cold draw of pumps and control units as the key goes on, A. */
+  primePeakA: number
+}
+
+/** What a mount place offers. What is not known is not written, and is asked for where it matters. */
+export interface PlaceFigures {
+  /** Room for the module: length, width, height, mm. */
+  roomMm?: [number, number, number]
+  surface?: 'flat' | 'bracket' | 'tray' | 'strap'
+  /** As warm as it gets, °C. */
+  maxC?: number
+  vibration?: 'low' | 'some' | 'high'
+  wet?: boolean
+  /** Not seen by a passer-by. */
+  hidden?: boolean
+  /** The module's lamp is seen without taking anything off. */
+  lampSeen?: boolean
+  /** Within the driver's view and reach. */
+  dash?: boolean
+}
+
+/** What can sit at a place: the module itself, or what hangs on one of its leads. */
+export const placeUses = ['module', 'dial', 'sensor', 'switch'] as const
+export type PlaceUse = (typeof placeUses)[number]

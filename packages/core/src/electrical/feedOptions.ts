@@ -1,0 +1,359 @@
+import { inSentence, machineIndex, type Kit, type Machine, type Net } from '../dossiers/index.ts'
+import { targetWords, type Match } from '../wiring/index.ts'
+import { chooseFuse } from './chooseFuse.ts'
+import { idleDrain } from './idleDrain.ts'
+import { netOfMatch, supplyOf } from './supplyOf.ts'
+import { atLeast, atMost, type Verdict } from './verdict.ts'
+
+/** How a shop takes switched power. */
+export const powerSchools = ['relay on the lamp circuit', 'lamp circuit directly'] as const
+export type PowerSchool = (typeof powerSchools)[number]
+
+export const powerReasons: Record<PowerSchool, string> = {
+  'relay on the lamp circuit':
+    'The lamp wire only pulls the coil; the load comes from the battery through its own fuse.',
+  'lamp circuit directly': 'Small loads only: one joint less, but the lamp wire carries it.',
+}
+
+export type FeedKind =
+  | 'lamp tap'
+  | 'switched circuit'
+  | 'relay'
+  | 'fused battery'
+  | 'accessory socket'
+  | 'starter stud'
+  | 'from the injectors'
+  | 'control unit'
+
+export interface FeedOption {
+  id: string
+  kind: FeedKind
+  name: string
+  /** Circuit it hangs on. */
+  net?: string
+  /** A place where that circuit is reached, in words. */
+  where: string
+  verdict: 'advised' | 'possible' | 'refused'
+  /** Why refused, or why advised. */
+  why: string
+  checks: Verdict[]
+  /** What it takes beyond the kit. */
+  materials: string[]
+  /** In this order; ground before feed, the fuse in last. */
+  steps: string[]
+  caution?: string
+  /** The loom is made for this way. */
+  own: boolean
+}
+
+/** Coil of the small relay that fits all this, A, and what a relay with a diode costs nothing but is needed for. */
+export const relayCoilA = 0.15
+/** A parked machine has to start again after so long, days. */
+export const idleDaysWanted = 14
+/** Fuse holder no farther from the post, mm: the wire before it is protected by nothing. */
+export const fuseWithinMm = 200
+/** Usable part of a starter battery before it may not crank, %. */
+export const usablePct = 50
+/** Up to here a lamp circuit carries a module itself, A. */
+const smallLoadA = 0.5
+/** Area of the wire a relay feed is made with, mm². */
+const relayWireMm2 = 1
+
+const spareSource = "the machine's dossier: spare current of the circuit"
+const houseSource = 'general practice of the trade'
+
+/**
+ * Every way to feed this kit on this machine, the advised one first, refused ones with their reason at the end. Brake lamps and
+ * electronically driven outputs are always refused.
+ */
+export function feedOptions(
+  machine: Machine,
+  kit: Kit,
+  matches: readonly Match[],
+  school: PowerSchool = 'relay on the lamp circuit',
+): FeedOption[] {
+  const supply = supplyOf(kit)
+  const { continuousA, inrushA } = supply
+  const options: FeedOption[] = []
+  const planned = supply.feed && netOfMatch(machine, matches, supply.feed.id)
+  const coilNet = supply.coil && netOfMatch(machine, matches, supply.coil.id)
+  const batteryChecks = alwaysLiveChecks(machine, kit)
+  if (supply.kind === 'injectors' || supply.kind === 'pairs' || supply.kind === 'control unit') {
+    const net = supply.kind === 'injectors' ? injectorFeed(machine, matches) : undefined
+    options.push({
+      id: supply.kind,
+      kind: supply.kind === 'control unit' ? 'control unit' : 'from the injectors',
+      ...ownFeedWords[supply.kind],
+      ...(net ? { net: net.id } : {}),
+      verdict: 'possible',
+      checks: net
+        ? [atMost('Load against the spare of the injector feed', continuousA, net.spareA ?? 0, 'A', spareSource)]
+        : [],
+      materials: [],
+      steps: ['Nothing to join: the plug brings it.'],
+      own: true,
+    })
+  }
+  for (const net of machine.nets.filter((item) => item.signal === 'supply-switched')) {
+    const where = placeOfNet(machine, net, matches)
+    if (!where) continue
+    const base = { net: net.id, where, materials: [], own: false }
+    if (net.role === 'brake-lamp') {
+      options.push(refused(`tap-${net.id}`, 'lamp tap', net.name, 'Live only while braking: never a feed.', base))
+      continue
+    }
+    if (net.electronic) {
+      options.push(
+        refused(
+          `tap-${net.id}`,
+          'lamp tap',
+          net.name,
+          'Driven by electronics that watch their load: takes neither a tap nor a coil.',
+          base,
+        ),
+      )
+      continue
+    }
+    if (net.role !== 'lamp' && net.role !== 'supply') continue
+    const socket = (machineIndex(machine).placesOfNet.get(net.id) ?? []).some(({ connector }) =>
+      machineIndex(machine).connectors.get(connector)?.device.includes('socket'),
+    )
+    const spare = net.spareA ?? 0
+    const direct: FeedOption = {
+      ...base,
+      id: `tap-${net.id}`,
+      kind: socket ? 'accessory socket' : net.role === 'lamp' ? 'lamp tap' : 'switched circuit',
+      name: net.name,
+      verdict: 'possible',
+      why: '',
+      checks: [atMost('Load against the spare of the circuit', inrushA, spare, 'A', spareSource)],
+      steps: [
+        'Four tests on the circuit first: live with the key, dead after, through cranking, steady.',
+        'Ground first.',
+        'Join the feed with the battery off, insulate, tug.',
+      ],
+      own: supply.kind === 'switched lead' && planned?.id === net.id,
+    }
+    options.push(withVerdict(direct))
+    if (net.role === 'lamp' || coilNet?.id === net.id || planned?.id === net.id)
+      options.push(
+        withVerdict(relayOption(machine, kit, net, where, coilNet?.id === net.id && supply.kind === 'relay')),
+      )
+  }
+  options.push(
+    withVerdict({
+      id: 'battery',
+      kind: 'fused battery',
+      name: 'Battery through a fuse',
+      where: batteryWords(machine),
+      verdict: 'possible',
+      why: '',
+      checks: [...batteryChecks, ...fuseChecks(kit)],
+      materials: supply.kind === 'battery ring' ? [] : ['fuse holder', 'ring for the post'],
+      steps: [
+        'Ground first.',
+        `Ring on the post, fuse holder within ${fuseWithinMm} mm of it, fuse not in.`,
+        'Fuse in last of all, after everything is joined and tugged.',
+      ],
+      own: supply.kind === 'battery ring',
+    }),
+  )
+  for (const stud of machine.studs.filter((item) => /starter.*live/i.test(item.name)))
+    options.push(
+      withVerdict({
+        id: `stud-${stud.id}`,
+        kind: 'starter stud',
+        name: `${stud.name}, through a fuse`,
+        where: stud.place,
+        verdict: 'possible',
+        why: '',
+        checks: [...batteryChecks, ...fuseChecks(kit)],
+        materials: ['fuse holder', `ring for M${stud.threadMm}`],
+        steps: [
+          'Battery off before the boot is lifted: this stud is always live and cannot be fused before it.',
+          `Ring under the nut, boot back over it, fuse holder within ${fuseWithinMm} mm.`,
+          'Ground before feed, fuse in last.',
+        ],
+        caution: 'Always live. A spanner from here to the engine is a dead short of the battery.',
+        own: false,
+      }),
+    )
+  const order = options.filter((option) => option.verdict !== 'refused')
+  const own = order.find((option) => option.own)
+  const advised =
+    (own && supply.kind !== 'switched lead' ? own : undefined) ??
+    (school === 'relay on the lamp circuit' && continuousA > smallLoadA ? bySchool(order, own, school) : own) ??
+    bySchool(order, own, school) ??
+    order.find((option) => option.kind === 'fused battery') ??
+    order[0]
+  return options
+    .map((option) =>
+      option === advised
+        ? {
+            ...option,
+            verdict: 'advised' as const,
+            why: option.own ? ownWhy(option) : `${powerReasons[school]} ${option.why}`.trim(),
+          }
+        : option,
+    )
+    .sort((a, b) => weight(a) - weight(b))
+}
+
+function ownWhy(option: FeedOption): string {
+  return `The loom is made for it. ${option.why}`.trim()
+}
+
+function weight(option: FeedOption): number {
+  if (option.verdict === 'advised') return 0
+  if (option.verdict === 'refused') return 3
+  return option.own ? 1 : 2
+}
+
+/** What the school would do, on the circuit the sheet names if it can. */
+function bySchool(
+  options: readonly FeedOption[],
+  own: FeedOption | undefined,
+  school: PowerSchool,
+): FeedOption | undefined {
+  const best = (kind: FeedKind) =>
+    options.find((option) => option.kind === kind && option.net === own?.net) ??
+    options.find((option) => option.kind === kind)
+  return school === 'relay on the lamp circuit'
+    ? (best('relay') ?? best('lamp tap'))
+    : (best('lamp tap') ?? best('relay'))
+}
+
+function refused(
+  id: string,
+  kind: FeedKind,
+  name: string,
+  why: string,
+  rest: Pick<FeedOption, 'net' | 'where' | 'materials' | 'own'>,
+): FeedOption {
+  return { id, kind, name, why, verdict: 'refused', checks: [], steps: [], ...rest }
+}
+
+/** A broken check refuses, and says which. */
+function withVerdict(option: FeedOption): FeedOption {
+  const broken = option.checks.find((check) => !check.ok)
+  if (!broken) return option
+  return {
+    ...option,
+    verdict: 'refused',
+    why: `${broken.rule}: ${figure(broken.value)} ${broken.unit}, ${broken.sense} ${figure(broken.limit)} ${broken.unit}.`,
+  }
+}
+
+const figure = (value: number) => String(Math.round(value * 100) / 100)
+
+function relayOption(machine: Machine, kit: Kit, net: Net, where: string, own: boolean): FeedOption {
+  const supply = supplyOf(kit)
+  return {
+    id: `relay-${net.id}`,
+    kind: 'relay',
+    name: `Relay, its coil on ${inSentence(net.name)}`,
+    net: net.id,
+    where,
+    verdict: 'possible',
+    why: '',
+    checks: [
+      atMost('Coil against the spare of the circuit', relayCoilA, net.spareA ?? 0, 'A', spareSource),
+      ...fuseChecks(kit, relayWireMm2),
+    ],
+    materials: own ? [] : ['relay with diode', 'relay socket', 'fuse holder', `${relayWireMm2} mm² wire`],
+    steps: [
+      'Ground first: load and coil.',
+      'Coil lead on the switched circuit; the relay has its diode, or the coil kicks back into it.',
+      `Battery ring, fuse holder within ${fuseWithinMm} mm of the post (${batteryWords(machine)}).`,
+      'Fuse in last.',
+    ],
+    own: own && supply.kind === 'relay',
+  }
+}
+
+function fuseChecks(kit: Kit, wireMm2?: number): Verdict[] {
+  const supply = supplyOf(kit)
+  const areaMm2 = wireMm2 ?? supply.feed?.areaMm2 ?? 0.75
+  const kitA = supply.feed && 'fuseA' in supply.feed ? supply.feed.fuseA : undefined
+  const fuse = chooseFuse({ continuousA: supply.continuousA, areaMm2, bundled: true, kitA })
+  if (!fuse.ok) return []
+  return [
+    atLeast(
+      fuse.value.fuseA === null ? fuse.value.why : `Fuse of ${fuse.value.fuseA} A: wire and kit allow it`,
+      fuse.value.fuseA ?? 0,
+      supply.continuousA,
+      'A',
+      'blade fuse of at least 1.35 × the load, below what the thinnest wire bears',
+    ),
+  ]
+}
+
+/** What an always live feed does to a parked battery. */
+function alwaysLiveChecks(machine: Machine, kit: Kit): Verdict[] {
+  const days = idleDays(machine, kit).direct
+  return days === null ? [] : [atLeast('Parked on an always live feed', days, idleDaysWanted, 'days', houseSource)]
+}
+
+/** Days a parked machine lasts with the module on an always live feed, and behind a relay; null where it is not known. */
+export function idleDays(machine: Machine, kit: Pick<Kit, 'module'>): { direct: number | null; relay: number | null } {
+  const { power } = machine
+  if (!power) return { direct: null, relay: null }
+  const days = (moduleMa: number) => {
+    const result = idleDrain({ capacityAh: power.batteryAh, usablePct, moduleMa, machineMa: power.idleMa })
+    return result.ok ? result.value.days : null
+  }
+  return { direct: days(kit.module.idleMa), relay: days(0) }
+}
+
+function batteryWords(machine: Machine): string {
+  const stud = machine.studs.find((item) => /battery/i.test(item.name) && /positive/i.test(item.name))
+  return stud ? `${inSentence(stud.name)}, ${stud.place}` : 'battery positive'
+}
+
+/** The plug a circuit is best joined at: the planned one, else its smallest. */
+function placeOfNet(machine: Machine, net: Net, matches: readonly Match[]): string | null {
+  const { placesOfNet, connectors } = machineIndex(machine)
+  const places = placesOfNet.get(net.id) ?? []
+  const planned = places.find((place) =>
+    matches.some(
+      ({ target }) =>
+        target && 'cavity' in target && target.connector === place.connector && target.cavity === place.cavity,
+    ),
+  )
+  const [small] = [...places].sort(
+    (a, b) => (connectors.get(a.connector)?.cavities.length ?? 0) - (connectors.get(b.connector)?.cavities.length ?? 0),
+  )
+  const place = planned ?? small
+  return place ? targetWords(machine, { connector: place.connector, cavity: place.cavity }) : null
+}
+
+const ownFeedWords = {
+  injectors: {
+    name: "From the injectors' own feed",
+    where: 'in the injector pairs',
+    why: 'The pairs carry the supply along; it dies with the key and is fused by the machine.',
+  },
+  pairs: {
+    name: 'Through its own pairs',
+    where: 'in the pairs',
+    why: 'The sensor plugs carry the supply along; it dies with the control unit.',
+  },
+  'control unit': {
+    name: "From the control unit's own plug",
+    where: 'in the header',
+    why: 'It sits on the wires of the control unit it replaces.',
+  },
+}
+
+/** The switched supply that comes along in a plug the kit goes between. */
+function injectorFeed(machine: Machine, matches: readonly Match[]): Net | undefined {
+  const { wiresOf } = machineIndex(machine)
+  const paired = matches.flatMap(({ target }) =>
+    target && 'connector' in target && !('cavity' in target) ? [target.connector] : [],
+  )
+  return machine.nets.find(
+    (net) =>
+      net.signal === 'supply-switched' &&
+      paired.some((connector) => (wiresOf.get(connector) ?? []).some(({ wire }) => wire.net === net.id)),
+  )
+}

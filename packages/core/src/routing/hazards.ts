@@ -1,0 +1,119 @@
+import type { Hazard, Passage } from '../dossiers/index.ts'
+
+/** What sleeve a warm stretch wants, by the temperature the loom itself takes there, °C. Above the last nothing is laid. */
+export const sleeveLimitsC = { plain: 95, glass: 180, reflecting: 250 } as const
+export type SleeveKind = keyof typeof sleeveLimitsC
+
+export const sleeveWords: Record<SleeveKind, string> = {
+  plain: 'braided sleeve',
+  glass: 'glass-silk sleeve',
+  reflecting: 'heat-reflecting sleeve',
+}
+
+/** An engine bay without anything hot near, °C. */
+const ambientC = 50
+
+/**
+ * How warm a loom gets beside a hot surface, °C: what is above an engine bay of 50 °C falls off with the square of the distance,
+ * to a quarter at 25 mm. Rule of thumb of the yard, on the safe side of readings taken with a thermocouple in the loom.
+ */
+export function loomTemperatureC(surfaceC: number, clearMm: number): number {
+  return ambientC + Math.max(0, surfaceC - ambientC) * (25 / (25 + clearMm)) ** 2
+}
+
+/** The warmest the loom gets in a passage, °C. */
+export function passageTemperatureC(passage: Passage): number {
+  return Math.max(
+    ambientC,
+    ...passage.hazards.flatMap((hazard) =>
+      hazard.kind === 'hot' ? [loomTemperatureC(hazard.surfaceC, hazard.clearMm)] : [],
+    ),
+  )
+}
+
+/** The sleeve for a temperature; null where no sleeve holds. */
+export function sleeveFor(temperatureC: number): SleeveKind | null {
+  if (temperatureC <= sleeveLimitsC.plain) return 'plain'
+  if (temperatureC <= sleeveLimitsC.glass) return 'glass'
+  return temperatureC <= sleeveLimitsC.reflecting ? 'reflecting' : null
+}
+
+/**
+ * What a passage does to a loom, in points: 1 is a metre of wet or shaking frame rail, 3 a sharp edge, 6 a place where a seat or
+ * lid presses down. Heat counts by the metre for every 25 K above 80 °C.
+ */
+export function hazardDose(passage: Passage, lengthM: number): number {
+  return passage.hazards.reduce((sum, hazard) => sum + doseOf(hazard, lengthM), 0)
+}
+
+function doseOf(hazard: Hazard, lengthM: number): number {
+  switch (hazard.kind) {
+    case 'hot':
+      return (lengthM * Math.max(0, loomTemperatureC(hazard.surfaceC, hazard.clearMm) - 80)) / 25
+    case 'moving':
+      return 4 + hazard.swingMm / 100
+    case 'pinch':
+      return 6
+    case 'sharp':
+      return 3
+    case 'wet':
+    case 'vibration':
+      return lengthM
+    case 'barred':
+      return 0
+  }
+}
+
+/** Why nothing is laid in a passage; null when something may be. */
+export function barredWhy(passage: Passage): string | null {
+  const barred = passage.hazards.find((hazard) => hazard.kind === 'barred')
+  if (barred) return barred.what
+  const warm = passageTemperatureC(passage)
+  return sleeveFor(warm) === null ? `a loom would take ${Math.round(warm)} °C there, more than any sleeve bears` : null
+}
+
+/** A hazard in the words of the trade. */
+export function hazardWords(hazard: Hazard): string {
+  switch (hazard.kind) {
+    case 'hot':
+      return `${hazard.what} at ${hazard.surfaceC} °C, ${hazard.clearMm} mm away`
+    case 'moving':
+      return `${hazard.what} moves ${hazard.swingMm} mm`
+    case 'pinch':
+      return `${hazard.what} presses down here`
+    case 'sharp':
+      return `sharp edge: ${hazard.what}`
+    case 'wet':
+      return 'wet'
+    case 'vibration':
+      return 'shakes'
+    case 'barred':
+      return hazard.what
+  }
+}
+
+/** What to do about it while laying. */
+export function hazardRemedy(hazard: Hazard): string {
+  switch (hazard.kind) {
+    case 'hot': {
+      const sleeve = sleeveFor(loomTemperatureC(hazard.surfaceC, hazard.clearMm))
+      return sleeve === null
+        ? 'Lay it another way.'
+        : sleeve === 'plain'
+          ? 'Keep the distance with a tie on both sides.'
+          : `${sleeveWords[sleeve]}, and a tie on both sides that keeps the distance.`
+    }
+    case 'moving':
+      return 'Leave the slack, tie on both sides of what moves, never to it, and move it through its whole swing.'
+    case 'pinch':
+      return 'Lay it in the hollow, not over the rib; put the cover on by hand once before the last tie.'
+    case 'sharp':
+      return 'Edge trim or split sleeve over the edge.'
+    case 'wet':
+      return 'Joints elsewhere; a drip loop below each plug.'
+    case 'vibration':
+      return 'Ties every 80 mm, crimps instead of solder.'
+    case 'barred':
+      return 'Lay it another way.'
+  }
+}

@@ -1,0 +1,38 @@
+export { branchWires, bundleAreaMm2, bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from './bundles.ts'
+export {
+  barredWhy,
+  hazardDose,
+  hazardRemedy,
+  hazardWords,
+  loomTemperatureC,
+  passageTemperatureC,
+  sleeveFor,
+  sleeveWords,
+  type SleeveKind,
+} from './hazards.ts'
+export { neededM, nodeOfTarget } from './layLoom.ts'
+export { loomEnds, placesFor, type FarPlaces } from './loomEnds.ts'
+export type {
+  BranchFate,
+  LaidLoom,
+  LoomEnd,
+  MetHazard,
+  PassageBundle,
+  RoutedBranch,
+  RoutedTrunk,
+  SteeringSlack,
+  Stretch,
+} from './model.ts'
+export { distanceM, partOfPath, passageLength, pathLengthM } from './passagePath.ts'
+export { planRoutes, type RouteOptions, type RoutePlan } from './planRoutes.ts'
+export {
+  mountReasons,
+  mountSchools,
+  placeFacts,
+  rankPlaces,
+  type MountSchool,
+  type PlaceFacts,
+  type RankedPlace,
+} from './rankPlaces.ts'
+export { routeGaps, routeGraph, steeringSlackM } from './routeGraph.ts'
+export { freeEndM, tieSpacingM } from './runBundles.ts'
