@@ -52,7 +52,19 @@ export function randomAccess(
     })),
   )
   return {
-    machine: { ...base, id: `random-${seed}`, covers, connectors, ways, places: [], spots: [], passages: [], nets: [], wires: [], variants: [] },
+    machine: {
+      ...base,
+      id: `random-${seed}`,
+      covers,
+      connectors,
+      ways,
+      places: [],
+      spots: [],
+      passages: [],
+      nets: [],
+      wires: [],
+      variants: [],
+    },
     targets: connectors.map(({ id, name, zone }) => ({ kind: 'connector', id, name, zone })),
   }
 }

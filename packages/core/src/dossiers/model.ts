@@ -125,6 +125,8 @@ export const stations = [
 ] as const
 export type Station = (typeof stations)[number]
 
+export const stepMarks = ['route', 'mount', 'ties'] as const
+
 /** One thing to do at a station. */
 export interface Step {
   id: string
@@ -142,6 +144,8 @@ export interface Step {
   wait?: Wait
   /** Steps that come before it, where the order of the list is not enough. */
   after?: string[]
+  /** What this step settles about the loom once it is done: that it lies as planned, where the module sits, that it is tied. */
+  marks?: (typeof stepMarks)[number]
   /** Only where this school was chosen. */
   school?: { choice: string; value: string }
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { ShapeOf } from '../shared/index.ts'
 import { minutes, wait } from './accessSchema.ts'
-import { stations, type Step } from './model.ts'
+import { stations, stepMarks, type Step } from './model.ts'
 import { id, words } from './partSchemas.ts'
 
 export const step = z.strictObject({
@@ -17,5 +17,6 @@ export const step = z.strictObject({
   minutes: minutes.optional(),
   wait: wait.optional(),
   after: z.array(id).max(40).optional(),
+  marks: z.enum(stepMarks).optional(),
   school: z.strictObject({ choice: id, value: words }).optional(),
 } satisfies ShapeOf<Step>)

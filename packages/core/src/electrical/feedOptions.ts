@@ -125,8 +125,11 @@ export function feedOptions(
       kind: socket ? 'accessory socket' : net.role === 'lamp' ? 'lamp tap' : 'switched circuit',
       name: net.name,
       verdict: 'possible',
-      why: '',
-      checks: [atMost('Load against the spare of the circuit', inrushA, spare, 'A', spareSource)],
+      why:
+        inrushA > spare && continuousA <= spare
+          ? `Cold the heater takes ${inrushA} A for half a minute, more than the ${spare} A to spare: a relay is quieter.`
+          : '',
+      checks: [atMost('Load against the spare of the circuit', continuousA, spare, 'A', spareSource)],
       steps: [
         'Four tests on the circuit first: live with the key, dead after, through cranking, steady.',
         'Ground first.',
@@ -182,8 +185,8 @@ export function feedOptions(
   const own = order.find((option) => option.own)
   const advised =
     (own && supply.kind !== 'switched lead' ? own : undefined) ??
-    (school === 'relay on the lamp circuit' && continuousA > smallLoadA ? bySchool(order, own, school) : own) ??
-    bySchool(order, own, school) ??
+    (school === 'relay on the lamp circuit' && continuousA > smallLoadA ? bySchool(order, planned?.id, school) : own) ??
+    bySchool(order, planned?.id, school) ??
     order.find((option) => option.kind === 'fused battery') ??
     order[0]
   return options
@@ -212,11 +215,11 @@ function weight(option: FeedOption): number {
 /** What the school would do, on the circuit the sheet names if it can. */
 function bySchool(
   options: readonly FeedOption[],
-  own: FeedOption | undefined,
+  wanted: string | undefined,
   school: PowerSchool,
 ): FeedOption | undefined {
   const best = (kind: FeedKind) =>
-    options.find((option) => option.kind === kind && option.net === own?.net) ??
+    options.find((option) => option.kind === kind && option.net === wanted) ??
     options.find((option) => option.kind === kind)
   return school === 'relay on the lamp circuit'
     ? (best('relay') ?? best('lamp tap'))

@@ -142,7 +142,7 @@ export function supplyLine(
     )
     if (supply.kind === 'switched lead' && fedBy)
       checks.push(
-        atMost('Load against the spare of its circuit', inrushA, fedBy.spareA ?? 0, 'A', "the machine's dossier"),
+        atMost('Load against the spare of its circuit', continuousA, fedBy.spareA ?? 0, 'A', "the machine's dossier"),
       )
     add({ id: 'module', what: 'module', name: kit.module.name, volts, amps: continuousA, wire })
   } else add({ id: 'module', what: 'module', name: kit.module.name, volts, amps: continuousA })

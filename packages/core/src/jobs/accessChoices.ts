@@ -1,5 +1,6 @@
 import { findTarget, targetKey, waysTo, type AccessTarget } from '../access/index.ts'
 import type { Kit, Machine, MountPlace } from '../dossiers/index.ts'
+import { placesFor } from '../routing/index.ts'
 import { asProposed } from './choices.ts'
 import type { JobDossiers, JobState, NewEntry } from './model.ts'
 
@@ -26,7 +27,7 @@ export function peopleOf(state?: Chosen): 1 | 2 {
 
 /** Where the module is to sit: chosen, or where the kit's sheet has it, or the first place of the machine. */
 export function mountPlaceOf({ machine, kit }: { machine: Machine; kit: Kit }, state?: Chosen): MountPlace | undefined {
-  const places = machine.places ?? []
+  const places = placesFor(machine, 'module')
   const sheet = kit.places?.find((item) => item.machine === machine.id)?.place
   return (
     places.find((place) => place.id === state?.choices['mount-place']?.value) ??
@@ -82,7 +83,7 @@ export function accessChoiceProblem(
   if (choice === 'people') return value === '1' || value === '2' ? '' : 'One or two work on a machine.'
   if (choice === 'start') return Number.isNaN(Date.parse(value)) ? `"${value}" is no time.` : ''
   if (choice === 'mount-place')
-    return machine.places?.some((place) => place.id === value)
+    return placesFor(machine, 'module').some((place) => place.id === value)
       ? ''
       : `"${value}" is no mount place of the ${machine.model}.`
   if (choice === 'cover-order') {

@@ -159,6 +159,19 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
     case 'told':
       state.told.push({ ...done, text: entry.text, to: entry.to })
       return null
+    case 'routed': {
+      const now = state.routes[entry.part]?.passages ?? null
+      if ((now ?? []).join() !== (entry.replaces ?? []).join())
+        return 'Somebody else wrote down another way for it meanwhile.'
+      state.routes[entry.part] = { ...done, passages: entry.passages }
+      return null
+    }
+    case 'mounted':
+      state.mounted = { ...done, place: entry.place, trial: entry.trial }
+      return null
+    case 'tied':
+      state.ties[entry.passage] ??= done
+      return null
     case 'undo':
       return null
   }

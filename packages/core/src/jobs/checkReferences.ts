@@ -1,7 +1,9 @@
 import type { Problem } from '../shared/index.ts'
+import { placesFor } from '../routing/index.ts'
 import { joinSchools, ruleCatalogue } from '../wiring/index.ts'
 import { accessChoiceProblem } from './accessChoices.ts'
 import { asProposed, placeChoice, readPlace } from './choices.ts'
+import { routeChoiceProblem } from './routeChoices.ts'
 import type { JobDossiers, NewEntry } from './model.ts'
 
 /**
@@ -32,6 +34,18 @@ export function checkReferences({ machine, kit }: JobDossiers, entry: NewEntry, 
     case 'cover-on':
     case 'left-off':
       known(machine.covers ?? [], entry.cover, 'cover', `cover of the ${machine.model}`)
+      break
+    case 'routed':
+      if (entry.part !== 'trunk') known(kit.ends, entry.part, 'part', end)
+      entry.passages.forEach((id, i) =>
+        known(machine.passages ?? [], id, `passages.${i}`, `passage of the ${machine.model}`),
+      )
+      break
+    case 'tied':
+      known(machine.passages ?? [], entry.passage, 'passage', `passage of the ${machine.model}`)
+      break
+    case 'mounted':
+      known(placesFor(machine, 'module'), entry.place, 'place', `place for a module on the ${machine.model}`)
       break
     case 'connected': {
       known(kit.ends, entry.kitEnd, 'kitEnd', end)
@@ -83,8 +97,8 @@ function choiceProblems(
   const say = (field: string, message: string): Problem[] => [
     { code: 'unknown-reference', path: `${path}.${field}`, message },
   ]
-  const access = accessChoiceProblem({ machine, kit }, entry)
-  if (access !== null) return access === '' ? [] : say('value', access)
+  const known = accessChoiceProblem({ machine, kit }, entry) ?? routeChoiceProblem({ machine, kit }, entry)
+  if (known !== null) return known === '' ? [] : say('value', known)
   if (entry.choice === 'joining')
     return joinSchools.some((school) => school === entry.value)
       ? []

@@ -32,6 +32,7 @@ export {
   type PartState,
   type PhotoPlace,
   type PhotoShows,
+  type RoutePart,
   type TrimRevision,
 } from './model.ts'
 export { clientFields, dependentsOf, planAppend, type AppendPlan } from './planAppend.ts'
@@ -56,13 +57,26 @@ export { accessOf, alsoCost, coverName, jobTargets, targetPlace } from './jobAcc
 export { daySpread, jobDay, jobTasks, wordsOf, type DayTask, type JobDay, type LearntTimes } from './jobTasks.ts'
 export { learntTimes, measuredMinutes, type MeasuredMinutes, type TimeSample } from './measuredMinutes.ts'
 export { consumables, missingTools, toolsNeeded, type Consumable, type ToolNeed } from './materials.ts'
+export { electricsOf, loomPassages, plannedLoom, plannedPassages, routesOf, type JobElectrics } from './jobRoute.ts'
+export {
+  farChoice,
+  farPlacesOf,
+  groundSchoolOf,
+  mountSchoolOf,
+  powerSchoolOf,
+  routeSchools,
+  tieReasons,
+  tieSchoolOf,
+  tieSchools,
+} from './routeChoices.ts'
+export { groundCard, lockCard } from './routeFindings.ts'
 export { planOf } from './planOf.ts'
 export { stationNow, stationProgress, type StationProgress } from './stationProgress.ts'
 export { timeReport, type TimeReport, type TimeRow } from './timeReport.ts'
 export { timersOf, type RunningTimer } from './timers.ts'
 export { trayBars, trayOf, type TrayItem } from './tray.ts'
 export { variantQuestions, type VariantQuestion } from './variantQuestions.ts'
-export { entryOfWork, stepsOf, workOf, type WorkItem } from './workItems.ts'
+export { entriesOfWork, entryOfWork, stepsOf, workOf, type WorkItem } from './workItems.ts'
 export { planTicks, type Tick } from './planTicks.ts'
 export { requireTrimBasis, trimBasis, type TrimBasis } from './trimBasis.ts'
 export { undoBatch } from './undoBatch.ts'

@@ -3,6 +3,7 @@ import { machineIndex } from '../dossiers/index.ts'
 import { alsoTargets, fixedWays, handOrderOf, mountPlaceOf, peopleOf } from './accessChoices.ts'
 import type { JobDossiers, JobState } from './model.ts'
 import { planOf } from './planOf.ts'
+import { farPlacesOf } from './routeChoices.ts'
 
 type Needed = Pick<JobState, 'choices' | 'found'>
 
@@ -22,6 +23,7 @@ export function jobTargets(dossiers: JobDossiers, state: Needed): AccessTarget[]
             : [],
     ),
     ...(place ? [`place:${place.id}`] : []),
+    ...farTargets(dossiers, state),
     ...state.found.flatMap((found) =>
       found.dealt
         ? []
@@ -33,6 +35,13 @@ export function jobTargets(dossiers: JobDossiers, state: Needed): AccessTarget[]
     ),
   ]
   return [...ids.flatMap((id) => findTarget(machine, id) ?? []), ...alsoTargets(machine, state)]
+}
+
+/** Where the dial, the sensor or the switch of this kit goes. */
+function farTargets({ machine, kit }: JobDossiers, state: Needed): string[] {
+  const places = farPlacesOf(machine, state)
+  const uses = new Set(kit.ends.flatMap((end) => (end.type === 'plug' && end.far ? [end.far] : [])))
+  return [...uses].flatMap((use) => (places[use] ? [`place:${places[use]}`] : []))
 }
 
 /** Dozens of nodes of the search after which a screen takes the best found so far; a worker goes on without limit. */

@@ -4,6 +4,7 @@ import { differenceKey } from './choices.ts'
 import { journalFindings } from './journalFindings.ts'
 import type { JobDossiers, JobState } from './model.ts'
 import { planOf } from './planOf.ts'
+import { routeFindings } from './routeFindings.ts'
 
 export interface JobFinding extends Finding {
   key: string
@@ -34,6 +35,7 @@ export function jobFindings(
       (finding) => finding.rule !== 'differs-from-plan' || !differenceAccepted(state, finding),
     ),
     ...journalFindings(dossiers, state, plan),
+    ...routeFindings(dossiers, state),
   ]
   return found.map((finding) => {
     const key = findingKey(finding)

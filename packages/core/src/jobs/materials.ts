@@ -1,7 +1,18 @@
-import { wireAt, type Cover, type Kit, type TapMethod } from '../dossiers/index.ts'
+import { asHeading, inSentence, wireAt, type Cover, type Kit, type TapMethod } from '../dossiers/index.ts'
+import {
+  branchWires,
+  bundleDiameterMm,
+  freeEndM,
+  sleeveSizeMm,
+  sleeveWords,
+  tieSpacingM,
+  wireDiameterMm,
+  type RankedPlace,
+} from '../routing/index.ts'
 import { adviseJoint } from '../wiring/index.ts'
 import { joinSchoolOf } from './choices.ts'
 import { accessOf } from './jobAccess.ts'
+import { electricsOf, plannedLoom } from './jobRoute.ts'
 import type { JobDossiers, JobState } from './model.ts'
 import { planOf } from './planOf.ts'
 
@@ -19,20 +30,6 @@ export interface Consumable {
   unit: string
   /** How the figure came about. */
   basis: string
-}
-
-/** A tie every so far along the loom, m. */
-export const tieSpacingM = 0.12
-/** A branch is free so far before its plug, so that it can be pulled, m. */
-const freeEndM = 0.15
-/** Outer diameter of a thin-walled vehicle wire, mm, from its copper area (ISO 6722 class B, within 0.15 mm to 6 mm²). */
-export function wireDiameterMm(areaMm2: number): number {
-  return 0.75 + 1.32 * Math.sqrt(areaMm2)
-}
-
-/** Diameter of a bundle of round wires, mm: the circles' area over a packing of 0.65. */
-export function bundleDiameterMm(diametersMm: readonly number[]): number {
-  return Math.sqrt(diametersMm.reduce((sum, d) => sum + d * d, 0) / 0.65)
 }
 
 /** Every tool of the job: for its covers, its locks, its joints, its studs and its measuring. */
@@ -94,13 +91,14 @@ function joints(dossiers: JobDossiers, state: JobState): Map<TapMethod, string[]
 }
 
 /**
- * What this job uses up: joints by their way and wire, sleeve by length and the bundle's diameter, ties by the loom's
- * length, tape and cleaner. Ties are counted from the loom's own lengths; a route, once known, is longer or shorter.
+ * What this job uses up: joints by their way and wire, sleeve by length, the bundle's diameter and the heat on its way, ties along
+ * the planned route (by the loom's own lengths where no route is known), wire for extensions, what the feed takes beyond the kit.
  */
 export function consumables(dossiers: JobDossiers, state: JobState): Consumable[] {
   const { machine, kit } = dossiers
   const length = loomLengthM(kit)
-  const ties = tiesOf(kit)
+  const loom = plannedLoom(dossiers, state)
+  const ties = loom?.ties.count ?? tiesOf(kit)
   const inKit = kit.parts.find((part) => part.id === 'ties')?.count ?? 0
   const across = bundleDiameterMm(trunkWires(kit).map(wireDiameterMm))
   const byJoint = [...joints(dossiers, state)].flatMap(([method, ends]): Consumable[] => {
@@ -120,21 +118,66 @@ export function consumables(dossiers: JobDossiers, state: JobState): Consumable[
       ? [{ name: 'Heat-shrink with glue, 4.8 mm', amount: sleeved * 0.05, unit: 'm', basis: '50 mm over each joint' }]
       : []),
     {
-      name: `Sleeve, ${Math.ceil(across)} mm inside`,
+      name: `${loom ? asHeading(sleeveWords[loom.trunk.sleeve]) : 'Sleeve'}, ${sleeveSizeMm(across) ?? Math.ceil(across)} mm inside`,
       amount: Math.round(kit.trunkM * 1.1 * 100) / 100,
       unit: 'm',
       basis: `trunk ${kit.trunkM} m and a tenth; ${trunkWires(kit).length} wires make ${across.toFixed(1)} mm`,
     },
+    ...hotSleeves(loom),
+    ...extensions(loom),
+    ...feedMaterials(dossiers, state),
     {
       name: 'Cable ties 150 mm',
       amount: ties,
       unit: '×',
-      basis: `${length.toFixed(1)} m of loom, one every ${tieSpacingM * 1000} mm, none in the last ${freeEndM * 1000} mm before a plug; the kit has ${inKit}${ties > inKit ? `: ${ties - inKit} more from the shelf` : ''}; the route is not known yet`,
+      basis: `${loom ? `along ${loom.ties.passages.length} passages of the route, every ${tieSpacingM * 1000} mm, closer where it shakes` : `${length.toFixed(1)} m of loom, one every ${tieSpacingM * 1000} mm; the route is not known yet`}, none in the last ${freeEndM * 1000} mm before a plug; the kit has ${inKit}${ties > inKit ? `: ${ties - inKit} more from the shelf` : ''}`,
     },
     ...(kit.ends.some((end) => end.type === 'ring')
       ? [{ name: 'Contact grease', amount: 1, unit: 'g', basis: 'under each ring' }]
       : []),
   ]
+}
+
+/** Branches that pass something hot want a sleeve of their own over that stretch. */
+function hotSleeves(loom: RankedPlace | null): Consumable[] {
+  return (loom?.branches ?? []).flatMap((branch): Consumable[] =>
+    branch.sleeve === 'plain'
+      ? []
+      : [
+          {
+            name: `${asHeading(sleeveWords[branch.sleeve])}, ${sleeveSizeMm(bundleDiameterMm(branch.end.areasMm2.map(wireDiameterMm))) ?? 40} mm inside`,
+            amount: Math.round(branch.lengthM * 100) / 100,
+            unit: 'm',
+            basis: `${branch.end.name} passes ${branch.hazards.flatMap(({ hazard }) => (hazard.kind === 'hot' ? [hazard.what] : []))[0] ?? 'something hot'}`,
+          },
+        ],
+  )
+}
+
+function extensions(loom: RankedPlace | null): Consumable[] {
+  return (loom?.branches ?? []).flatMap((branch): Consumable[] =>
+    branch.extensionM === 0
+      ? []
+      : [
+          {
+            name: `Wire for ${inSentence(branch.end.name)}, ${[...new Set(branch.end.areasMm2)].join(' and ')} mm²`,
+            amount: Math.round(branch.extensionM * branch.end.areasMm2.length * 100) / 100,
+            unit: 'm',
+            basis: `${Math.round(-branch.spareM * 1000)} mm short: ${branch.end.areasMm2.length} × ${branch.extensionM.toFixed(2)} m with its joint`,
+          },
+        ],
+  )
+}
+
+/** What the advised feed takes beyond the kit. */
+function feedMaterials(dossiers: JobDossiers, state: JobState): Consumable[] {
+  const [advised] = electricsOf(dossiers, state).feeds
+  return (advised?.materials ?? []).map((name) => ({
+    name: asHeading(name),
+    amount: 1,
+    unit: '×',
+    basis: advised.name,
+  }))
 }
 
 const jointPart: Record<TapMethod, string> = {
@@ -158,20 +201,7 @@ export function loomLengthM(kit: Kit): number {
 
 /** Copper areas of the wires where the trunk is thickest, mm². */
 function trunkWires(kit: Kit): number[] {
-  return kit.ends.flatMap((end) => {
-    switch (end.type) {
-      case 'inline-pair':
-        return end.lines.flatMap((line) =>
-          line.does === 'interrupt' ? [line.areaMm2, line.areaMm2] : line.does === 'tap' ? [line.areaMm2] : [],
-        )
-      case 'flying-lead':
-      case 'ring':
-        return [end.areaMm2]
-      case 'plug':
-      case 'port':
-        return [0.35, 0.35]
-    }
-  })
+  return kit.ends.flatMap(branchWires)
 }
 
 /** What stands in the way of beginning: tools that are not there, with what they are for. */

@@ -1,4 +1,4 @@
-import type { CoverId, Kit, KitEndId, Machine, Station, TapMethod } from '../dossiers/index.ts'
+import type { CoverId, Kit, KitEndId, Machine, PassageId, PlaceId, Station, TapMethod } from '../dossiers/index.ts'
 import type { ConnectionTarget, FindingPlace, PairSide } from '../wiring/index.ts'
 
 /** A cell of a trim table as it was and as it is to be, %. Axis values, not indices. */
@@ -28,6 +28,9 @@ export type PartState = (typeof partStates)[number]
 export const photoShows = ['before', 'damage', 'work', 'after'] as const
 export type PhotoShows = (typeof photoShows)[number]
 
+/** The trunk, or an end of the kit. */
+export type RoutePart = 'trunk' | KitEndId
+
 /** What a photo hangs on. */
 export interface PhotoPlace {
   station?: Station
@@ -35,6 +38,7 @@ export interface PhotoPlace {
   step?: string
   cover?: string
   kitEnd?: string
+  passage?: string
 }
 
 export type EntryBody =
@@ -107,6 +111,11 @@ export type EntryBody =
   | { kind: 'timer-stopped'; timer: string }
   /** What the owner was told, and who heard it. */
   | { kind: 'told'; text: string; to: string }
+  /** Where a branch, or the trunk, really lies: the passages in order. */
+  | { kind: 'routed'; part: RoutePart; passages: PassageId[]; replaces: PassageId[] | null }
+  /** The module is held to its place, or fixed there. */
+  | { kind: 'mounted'; place: PlaceId; trial: boolean }
+  | { kind: 'tied'; passage: PassageId }
   | { kind: 'undo'; undoes: string }
 
 export type EntryKind = EntryBody['kind']
@@ -163,6 +172,9 @@ export interface JobState {
   stationsDone: Record<string, Done>
   parts: Record<string, Done & { state: PartState; instead?: string }>
   tools: Record<string, Done & { state: 'present' | 'missing' }>
+  routes: Record<string, Done & { passages: PassageId[] }>
+  mounted: (Done & { place: PlaceId; trial: boolean }) | null
+  ties: Record<PassageId, Done>
   covers: Record<CoverId, { off: Done; on?: Done; leftOff?: Done & { reason: string } }>
   photos: (Done & {
     photo: string

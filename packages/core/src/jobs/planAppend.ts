@@ -66,6 +66,7 @@ function isReplacing(entry: NewEntry): boolean {
   return (
     entry.kind === 'setting' ||
     entry.kind === 'choice' ||
+    entry.kind === 'routed' ||
     entry.kind === 'trim-accepted' ||
     entry.kind === 'trim-loaded'
   )

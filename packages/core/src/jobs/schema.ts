@@ -6,7 +6,13 @@ import { connectionTargetSchema, pairSides } from '../wiring/index.ts'
 const id = z.string().min(1).max(64)
 const text = z.string().min(1).max(10_000)
 const finite = z.number()
-const place = { kitEnd: id.optional(), connector: id.optional(), cavity: z.int().optional(), stud: id.optional() }
+const place = {
+  kitEnd: id.optional(),
+  connector: id.optional(),
+  cavity: z.int().optional(),
+  stud: id.optional(),
+  passage: id.optional(),
+}
 const hash = z.string().regex(/^[0-9a-f]{64}$/, 'must be a SHA-256 in 64 hex digits')
 const cells = z.array(z.strictObject({ rpm: finite, load: finite, old: finite, new: finite })).max(1600)
 
@@ -59,6 +65,7 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
         step: id.optional(),
         cover: id.optional(),
         kitEnd: id.optional(),
+        passage: id.optional(),
       })
       .optional(),
   }),
@@ -151,6 +158,15 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
     cells: cells.min(1),
   }),
   z.strictObject({ ...common, kind: z.literal('trim-loaded'), name: z.string().min(1).max(300), cells: cells.min(1) }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('routed'),
+    part: id,
+    passages: z.array(id).max(80),
+    replaces: z.array(id).max(80).nullable(),
+  }),
+  z.strictObject({ ...common, kind: z.literal('mounted'), place: id, trial: z.boolean() }),
+  z.strictObject({ ...common, kind: z.literal('tied'), passage: id }),
   z.strictObject({ ...common, kind: z.literal('undo'), undoes: z.string().min(1).max(100) }),
 ])
 

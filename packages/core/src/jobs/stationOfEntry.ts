@@ -20,6 +20,12 @@ export function stationOfEntry(entry: NewEntry, { machine, kit }: JobDossiers): 
     case 'disconnected':
     case 'tugged':
       return 'hook-up'
+    case 'routed':
+      return 'lay-loom'
+    case 'mounted':
+      return entry.trial ? 'lay-loom' : 'tie-down'
+    case 'tied':
+      return 'tie-down'
     case 'station-done':
       return entry.station
     case 'photo':

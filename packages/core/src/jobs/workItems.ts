@@ -1,7 +1,8 @@
 import type { Closing, Removal } from '../access/index.ts'
 import type { Minutes, Station, Step } from '../dossiers/index.ts'
-import { batterySchoolOf } from './accessChoices.ts'
+import { batterySchoolOf, mountPlaceOf } from './accessChoices.ts'
 import { accessOf } from './jobAccess.ts'
+import { loomPassages, plannedLoom, plannedPassages } from './jobRoute.ts'
 import type { Done, EarlierWork, EntryBody, JobDossiers, JobState } from './model.ts'
 
 /** One thing to do at a station: a step, a cover off or on, or earlier work to be taken off. */
@@ -99,6 +100,33 @@ export function entryOfWork(item: WorkItem): EntryBody {
       return { kind: 'cover-on', cover: item.closing.cover.id }
     case 'earlier':
       return { kind: 'dealt-with', found: item.found.entry, how: 'Taken off, put back as the factory had it' }
+  }
+}
+
+/** Everything that ticking an item off writes down: the tick itself, and what its step settles about the loom. */
+export function entriesOfWork(item: WorkItem, dossiers: JobDossiers, state: JobState): EntryBody[] {
+  const tick = entryOfWork(item)
+  return item.kind === 'step' && item.step.marks ? [...marksOf(item.step, dossiers, state), tick] : [tick]
+}
+
+function marksOf(step: Step, dossiers: JobDossiers, state: JobState): EntryBody[] {
+  switch (step.marks) {
+    case 'route': {
+      const loom = plannedLoom(dossiers, state)
+      return (loom ? plannedPassages(loom) : []).flatMap(({ part, passages }): EntryBody[] =>
+        part in state.routes ? [] : [{ kind: 'routed', part, passages, replaces: null }],
+      )
+    }
+    case 'mount': {
+      const place = mountPlaceOf(dossiers, state)
+      return place ? [{ kind: 'mounted', place: place.id, trial: step.station === 'lay-loom' }] : []
+    }
+    case 'ties':
+      return loomPassages(dossiers, state).flatMap((passage): EntryBody[] =>
+        passage in state.ties ? [] : [{ kind: 'tied', passage }],
+      )
+    case undefined:
+      return []
   }
 }
 

@@ -1,5 +1,15 @@
 export { branchWires, bundleAreaMm2, bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from './bundles.ts'
 export {
+  endPoint,
+  loomFrame,
+  loomLines,
+  passagePoints,
+  placePoint,
+  stretchPoints,
+  type Frame,
+  type LoomLine,
+} from './drawLoom.ts'
+export {
   barredWhy,
   hazardDose,
   hazardRemedy,
@@ -11,6 +21,7 @@ export {
   type SleeveKind,
 } from './hazards.ts'
 export { neededM, nodeOfTarget } from './layLoom.ts'
+export { judgeRoute, type JudgedRoute, type RouteAsked } from './judgeRoute.ts'
 export { loomEnds, placesFor, type FarPlaces } from './loomEnds.ts'
 export type {
   BranchFate,
@@ -24,6 +35,7 @@ export type {
   Stretch,
 } from './model.ts'
 export { distanceM, partOfPath, passageLength, pathLengthM } from './passagePath.ts'
+export { placeAgainst } from './placeAgainst.ts'
 export { planRoutes, type RouteOptions, type RoutePlan } from './planRoutes.ts'
 export {
   mountReasons,

@@ -105,6 +105,7 @@ export function layLoom(loom: LoomToLay, place: MountPlace, limit = 6000): LaidL
   ]
   return {
     place,
+    ends,
     trunk,
     branches: laid,
     bundles,
@@ -219,6 +220,7 @@ function branchOf(
       fate: 'unreachable',
       stretches: [],
       lengthM: 0,
+      lastM: 0,
       needM: 0,
       spareM: 0,
       extensionM: 0,
@@ -241,6 +243,7 @@ function branchOf(
     stretches,
     ...along,
     lengthM: round(along.lengthM + to.lastM),
+    lastM: to.lastM,
     needM,
     spareM,
     extensionM: fate === 'extend' ? round((Math.ceil((-spareM - 1e-9) / extensionStepM) + 1) * extensionStepM) : 0,

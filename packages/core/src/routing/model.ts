@@ -52,6 +52,8 @@ export interface RoutedBranch {
   stretches: Stretch[]
   /** Along the way, m. */
   lengthM: number
+  /** Of it from the last point to the thing itself, m. */
+  lastM: number
   /** With lay, service loop and slack for what moves, m. */
   needM: number
   /** Supplied less needed, m. */
@@ -94,6 +96,8 @@ export interface PassageBundle {
 /** A loom laid from one mount place. */
 export interface LaidLoom {
   place: MountPlace
+  /** Every branch of the loom, those that are capped too. */
+  ends: readonly LoomEnd[]
   trunk: RoutedTrunk
   branches: RoutedBranch[]
   bundles: PassageBundle[]

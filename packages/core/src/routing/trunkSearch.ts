@@ -146,7 +146,7 @@ export function searchTrunk(
     }
     return known
   }
-  let best: { steps: TrunkPath['steps']; length: number; points: TrunkPoint[]; cost: LoomCost } | null = null
+  const found: { best: (Omit<TrunkPath, 'ways'> & { points: TrunkPoint[] }) | null } = { best: null }
   let visits = 0
   const visited = new Uint8Array(graph.nodes.length)
   const steps: TrunkPath['steps'] = []
@@ -166,8 +166,8 @@ export function searchTrunk(
   }
   const finish = (next: number, cost: LoomCost, length: number, point: TrunkPoint) => {
     const done = settleUntil(next, Infinity, cost, () => point)
-    if (best && !lessCost(done.cost, best.cost)) return
-    best = { steps: steps.map((step) => ({ ...step })), length, points: points.slice(), cost: done.cost }
+    if (found.best && !lessCost(done.cost, found.best.cost)) return
+    found.best = { steps: steps.map((step) => ({ ...step })), length, points: points.slice(), cost: done.cost }
   }
   /** No completion from here costs less. */
   const bound = (next: number, node: number, used: number, cost: LoomCost): LoomCost => {
@@ -193,7 +193,7 @@ export function searchTrunk(
   }
   const walk = (node: number, used: number, next: number, cost: LoomCost) => {
     if (++visits > limit) return
-    if (best && !lessCost(bound(next, node, used, cost), best.cost)) return
+    if (found.best && !lessCost(bound(next, node, used, cost), found.best.cost)) return
     finish(next, cost, used, { node })
     if (used >= trunk.length) return
     visited[node] = 1
@@ -241,14 +241,14 @@ export function searchTrunk(
   }
   const first = settleUntil(0, 0, noCost, () => ({ node: start }))
   walk(start, 0, first.next, first.cost)
-  const found = best as { steps: TrunkPath['steps']; length: number; points: TrunkPoint[]; cost: LoomCost } | null
-  if (!found) throw new Error(`routing: the search from "${graph.nodes[start].id}" was not let to begin`)
+  const { best } = found
+  if (!best) throw new Error(`routing: the search from "${graph.nodes[start].id}" was not let to begin`)
   return {
     path: {
-      steps: found.steps,
-      length: found.length,
-      cost: found.cost,
-      ways: branches.map((_, i) => settle(i, found.points[i]).way ?? nowhere),
+      steps: best.steps,
+      length: best.length,
+      cost: best.cost,
+      ways: branches.map((_, i) => settle(i, best.points[i]).way ?? nowhere),
     },
     exact: visits <= limit,
   }

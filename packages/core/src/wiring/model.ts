@@ -1,4 +1,4 @@
-import type { ConnectorId, KitEndId, StudId, TapMethod } from '../dossiers/index.ts'
+import type { ConnectorId, KitEndId, PassageId, StudId, TapMethod } from '../dossiers/index.ts'
 
 /** Where an end of the kit loom goes, or went. `side` names one half of an inline pair; without it both are meant. */
 export type ConnectionTarget =
@@ -28,6 +28,8 @@ export interface FindingPlace {
   connector?: ConnectorId
   cavity?: number
   stud?: StudId
+  /** A stretch of the loom's way. */
+  passage?: PassageId
   /** Journal entry it comes from, where that is its place. */
   entry?: string
 }
@@ -72,7 +74,20 @@ export const ruleCatalogue = {
   'reference-on-power': { severity: 'stop', never: false },
   'wrong-machine': { severity: 'stop', never: false },
   'wrong-kind': { severity: 'stop', never: false },
+  'lead-never': { severity: 'stop', never: false },
+  'short-at-lock': { severity: 'stop', never: false },
+  'route-barred': { severity: 'stop', never: true },
+  'feed-test': { severity: 'stop', never: false },
   'two-places': { severity: 'fix', never: false },
+  'lead-short': { severity: 'fix', never: false },
+  'route-hot': { severity: 'fix', never: false },
+  'route-hazard': { severity: 'fix', never: false },
+  'route-gap': { severity: 'fix', never: false },
+  'bundle-over': { severity: 'fix', never: false },
+  'loom-untied': { severity: 'fix', never: false },
+  'place-unfit': { severity: 'fix', never: false },
+  'ground-drop': { severity: 'fix', never: false },
+  'feed-drop': { severity: 'fix', never: false },
   'end-open': { severity: 'fix', never: false },
   'spare-open': { severity: 'fix', never: false },
   'port-open': { severity: 'fix', never: false },
@@ -92,6 +107,7 @@ export const ruleCatalogue = {
   'sheet-differs': { severity: 'note', never: false },
   'sheet-erratum': { severity: 'note', never: false },
   'dossier-gap': { severity: 'note', never: false },
+  'route-differs': { severity: 'note', never: false },
   'differs-from-plan': { severity: 'note', never: false },
 } as const satisfies Record<string, { severity: Severity; never: boolean }>
 export type RuleId = keyof typeof ruleCatalogue
@@ -111,6 +127,7 @@ export interface Erratum {
 
 /** One line per finding that stays the same while the finding does; stops are lifted by it. */
 export function findingKey(finding: { rule: string; at: FindingPlace }): string {
-  const { kitEnd = '', connector = '', cavity = '', stud = '', entry } = finding.at
-  return [finding.rule, kitEnd, connector, cavity, stud, ...(entry === undefined ? [] : [entry])].join('|')
+  const { kitEnd = '', connector = '', cavity = '', stud = '', passage, entry } = finding.at
+  const more = [...(passage === undefined ? [] : [`passage ${passage}`]), ...(entry === undefined ? [] : [entry])]
+  return [finding.rule, kitEnd, connector, cavity, stud, ...more].join('|')
 }

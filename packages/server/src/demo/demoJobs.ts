@@ -3,7 +3,7 @@ import { defaultLimits, fitVersion, readLogBytes, suggestTrims } from '@tidy-bad
 import {
   currentTrim,
   jobTasks,
-  entryOfWork,
+  entriesOfWork,
   planOf,
   requireTrimBasis,
   planTicks,
@@ -101,7 +101,8 @@ function stationWork(job: LoadedJob, station: Station, so: readonly NewEntry[]):
     return kit.parts.map((part) => ({ kind: 'part-checked', part: part.id, state: 'present' }))
   if (station === 'hook-up') return kit.ends.flatMap((end) => ticksOf(job, end.id))
   return workOf(job.dossiers, replay(job.dossiers, so), station).flatMap((item): EntryBody[] => {
-    if (item.kind !== 'step') return [entryOfWork(item)]
+    const made = entriesOfWork(item, job.dossiers, replay(job.dossiers, so))
+    if (item.kind !== 'step') return made
     const { step } = item
     const { reading } = step
     const middle = reading ? ((reading.low ?? 0) + (reading.high ?? 0)) / 2 : 0
@@ -117,7 +118,7 @@ function stationWork(job: LoadedJob, station: Station, so: readonly NewEntry[]):
             },
           ]
         : []),
-      { kind: 'step-done', step: step.id },
+      ...made,
     ]
   })
 }

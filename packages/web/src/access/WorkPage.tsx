@@ -7,6 +7,7 @@ import {
   mountPlaceOf,
   workOf,
 } from '@tidy-badger/core/jobs'
+import { placesFor } from '@tidy-badger/core/routing'
 import { Tabs } from 'radix-ui'
 import { useEffect, type ReactNode } from 'react'
 import { stationNames, useJob } from '../jobs/index.ts'
@@ -164,7 +165,7 @@ function Schools() {
               })
             }
           >
-            {machine.places.map((item) => (
+            {placesFor(machine, 'module').map((item) => (
               <option key={item.id} value={item.id}>
                 {item.name}: {item.place}
               </option>

@@ -1,4 +1,8 @@
+export { BodyLines, bodyView, type View } from './components/BodyLines.tsx'
 export { CheckKitPage } from './CheckKitPage.tsx'
 export { DayButton } from './components/DayButton.tsx'
 export { TakeInPage } from './TakeInPage.tsx'
+export { WorkDock } from './components/WorkDock.tsx'
+export { WorkList } from './components/WorkList.tsx'
 export { WorkPage } from './WorkPage.tsx'
+export { selectWork, useWorkSelection } from './store.ts'

@@ -8,6 +8,7 @@ import { CheckKitPage, TakeInPage, WorkPage } from '../access/index.ts'
 import { SettingsList, useJob } from '../jobs/index.ts'
 
 const TrimPage = lazy(async () => ({ default: (await import('../fuel-trim/index.ts')).TrimPage }))
+const LoomPage = lazy(async () => ({ default: (await import('../routing/index.ts')).LoomPage }))
 const HandBackPage = lazy(async () => ({ default: (await import('../handover/index.ts')).HandBackPage }))
 
 /** The station the address names. */
@@ -36,6 +37,9 @@ function StationView({ station }: { station: Station }) {
           <SettingsList />
         </WorkPage>
       )
+    case 'lay-loom':
+    case 'tie-down':
+      return <LoomPage station={station} />
     case 'hook-up':
       return <HookUpPage />
     case 'trim':

@@ -20,6 +20,7 @@ export const stationNames: Record<Station, string> = {
 /** One line of the journal in words. */
 export function entryWords(entry: NewEntry, { machine, kit }: JobDossiers): string {
   const end = (id: string) => kit.ends.find((item) => item.id === id)?.name ?? id
+  const passage = (id: string) => machine.passages?.find((item) => item.id === id)?.name ?? id
   switch (entry.kind) {
     case 'note':
       return entry.text
@@ -78,6 +79,12 @@ export function entryWords(entry: NewEntry, { machine, kit }: JobDossiers): stri
       return 'Timer stopped'
     case 'told':
       return `Told to ${entry.to}: ${entry.text}`
+    case 'routed':
+      return `${entry.part === 'trunk' ? 'Trunk' : end(entry.part)} laid: ${entry.passages.map(passage).join(', ') || 'straight to its place'}`
+    case 'mounted':
+      return `Module ${entry.trial ? 'held to' : 'fixed at'} ${machine.places?.find((item) => item.id === entry.place)?.name ?? entry.place}`
+    case 'tied':
+      return `Tied ${passage(entry.passage)}`
     case 'undo':
       return 'Undone'
   }

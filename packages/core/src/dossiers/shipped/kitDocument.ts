@@ -123,6 +123,7 @@ export function kitDocument(facts: Facts): Kit {
       {
         id: 'lay',
         station: 'lay-loom',
+        marks: 'route',
         text: lay,
         caution: 'Away from hot pipes, turning parts, the steering and every place where a seat or lid presses down.',
         minutes: { best: 6, likely: 12, worst: 25 },
@@ -135,7 +136,13 @@ export function kitDocument(facts: Facts): Kit {
         caution: 'Running engine only in the open or with extraction: carbon monoxide.',
         minutes: { best: 4, likely: 10, worst: 20 },
       },
-      { id: 'trial-mount', station: 'lay-loom', text: mount, minutes: { best: 2, likely: 4, worst: 10 } },
+      {
+        id: 'trial-mount',
+        station: 'lay-loom',
+        marks: 'mount',
+        text: mount,
+        minutes: { best: 2, likely: 4, worst: 10 },
+      },
       {
         id: 'clean',
         station: 'tie-down',
@@ -146,6 +153,7 @@ export function kitDocument(facts: Facts): Kit {
       {
         id: 'stick',
         station: 'tie-down',
+        marks: 'mount',
         text: 'Fix the module for good, press or screw it firm.',
         after: ['clean'],
         minutes: { best: 2, likely: 4, worst: 10 },
@@ -154,6 +162,7 @@ export function kitDocument(facts: Facts): Kit {
       {
         id: 'tie-loom',
         station: 'tie-down',
+        marks: 'ties',
         text: 'Tie the loom every 120 mm to the factory loom, bundle the spare length, cut the tails flush.',
         caution: 'Nothing over a sharp edge, nothing on hot parts, slack where things move.',
         minutes: { best: 8, likely: 15, worst: 25 },

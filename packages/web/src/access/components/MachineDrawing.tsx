@@ -1,11 +1,7 @@
-import { bodyOutline, type DrawnPoint } from '@tidy-badger/core/access'
 import { machineIndex, type Box, type Cover } from '@tidy-badger/core/dossiers'
 import { accessOf, coverName, type JobState } from '@tidy-badger/core/jobs'
 import { useJob } from '../../jobs/index.ts'
-
-type View = 'top' | 'side'
-/** Room around the machine, m. */
-const rim = 0.12
+import { BodyLines, bodyView, rim, type View } from './BodyLines.tsx'
 
 /** The machine as a line drawing, from above and from its left side; what is off is lifted off its place. */
 export function MachineDrawing({ current, onPick }: { current: string | null; onPick: (cover: string) => void }) {
@@ -32,49 +28,23 @@ function OneView({ view, current, onPick }: { view: View; current: string | null
   const plan = accessOf(dossiers, state)
   const { body, covers = [] } = machine
   if (!body) return null
-  const drawn = bodyOutline(body)[view]
-  const [low, high] = view === 'top' ? [-body.widthM / 2, body.widthM / 2] : [0, body.heightM]
-  const height = high - low + 2 * rim
-  const across = (value: number) => (view === 'top' ? value - low + rim : high - value + rim)
-  const path = (line: readonly DrawnPoint[]) =>
-    line.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${(x + rim).toFixed(3)} ${across(y).toFixed(3)}`).join('')
+  const { width, height, across } = bodyView(body, view)
   const planned = new Set(plan?.removals.map((removal) => removal.cover.id))
   const lastOf = (cover: Cover) => (cover.id === current ? 2 : isOff(state, cover) ? 1 : 0)
   const shown = covers
     .filter((cover) => cover.box && (planned.has(cover.id) || cover.id in state.covers))
     .sort((a, b) => lastOf(a) - lastOf(b))
   const others = covers.filter((cover) => cover.box && !shown.includes(cover))
-  const unit = (body.lengthM + 2 * rim) / 430
+  const unit = width / 430
   return (
     <svg
-      viewBox={`0 0 ${body.lengthM + 2 * rim} ${height}`}
+      viewBox={`0 0 ${width} ${height}`}
       className="w-full"
       style={{ maxHeight: 250 }}
       role="group"
       aria-label={`${machine.model} ${view === 'top' ? 'from above' : 'from the left'}`}
     >
-      <g fill="none" stroke="var(--quiet)" strokeWidth={1.6 * unit} strokeLinejoin="round" strokeLinecap="round">
-        {drawn.wheels.map((wheel, i) =>
-          view === 'side' ? (
-            <g key={i}>
-              <circle cx={wheel.x + rim} cy={across(wheel.at)} r={wheel.radius} />
-              <circle cx={wheel.x + rim} cy={across(wheel.at)} r={wheel.radius * 0.55} />
-            </g>
-          ) : (
-            <rect
-              key={i}
-              x={wheel.x - wheel.radius + rim}
-              y={across(wheel.at) - wheel.width / 2}
-              width={wheel.radius * 2}
-              height={wheel.width}
-              rx={wheel.width / 4}
-            />
-          ),
-        )}
-        {drawn.lines.map((line, i) => (
-          <path key={i} d={path(line)} />
-        ))}
-      </g>
+      <BodyLines body={body} view={view} unit={unit} />
       {others.map((cover) => (
         <rect
           key={cover.id}

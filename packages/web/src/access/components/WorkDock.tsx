@@ -1,5 +1,5 @@
 import { fastenerWords, inSentence, type Station } from '@tidy-badger/core/dossiers'
-import { entryOfWork, wordsOf, type EntryBody, type WorkItem } from '@tidy-badger/core/jobs'
+import { entriesOfWork, wordsOf, type EntryBody, type WorkItem } from '@tidy-badger/core/jobs'
 import { useState } from 'react'
 import { StationDoneButton, stationNames, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -45,7 +45,7 @@ function ItemDock({
   left: number
   onDone: () => void
 }) {
-  const { write, state, undo } = useJob()
+  const { write, dossiers, state, undo } = useJob()
   const reading = item.kind === 'step' ? item.step.reading : undefined
   const [value, setValue] = useState('')
   const [wrong, setWrong] = useState('')
@@ -64,7 +64,7 @@ function ItemDock({
       reading && item.kind === 'step'
         ? [{ kind: 'reading', quantity: reading.quantity, value: number, unit: reading.unit, step: item.step.id }]
         : []
-    if (await write(...bodies, entryOfWork(item))) onDone()
+    if (await write(...bodies, ...entriesOfWork(item, dossiers, state))) onDone()
   }
   useKeys({ Space: () => void finish(), n: () => setDeviating(true) })
   const outside =

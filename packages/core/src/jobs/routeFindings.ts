@@ -1,0 +1,212 @@
+import { feedCardOf, judgeFeed, judgeGround, supplyOf } from '../electrical/index.ts'
+import { asHeading, inSentence } from '../dossiers/index.ts'
+import { judgeRoute, placeAgainst, type RankedPlace, type RoutedBranch } from '../routing/index.ts'
+import { ruleCatalogue, type Finding, type FindingPlace, type RuleId } from '../wiring/index.ts'
+import { electricsOf, loomPassages, plannedLoom } from './jobRoute.ts'
+import type { JobDossiers, JobState } from './model.ts'
+
+const mm = (metres: number) => `${Math.round(metres * 1000)} mm`
+
+/** Meter card of the ground check, by the end that is grounded. */
+export const groundCard = (kitEnd: string) => `ground.${kitEnd}`
+/** What is left of a branch at a stop of the steering, measured, mm. */
+export const lockCard = (kitEnd: string, side: 'left' | 'right') => `lock.${kitEnd}.${side}`
+
+/** Findings of the loom's way and of its feed and ground: what the plan leaves short, and where what was built differs to the worse. */
+export function routeFindings(dossiers: JobDossiers, state: JobState): Finding[] {
+  const findings: Finding[] = []
+  const say = (rule: RuleId, at: FindingPlace, reason: string, remedy: string) =>
+    findings.push({ rule, severity: ruleCatalogue[rule].severity, at, reason, remedy })
+  const loom = plannedLoom(dossiers, state)
+  if (loom) {
+    for (const against of placeAgainst(loom.place, dossiers.kit))
+      say('place-unfit', {}, against, 'Choose another place: the others stand beside it with what they are better at.')
+    for (const bundle of loom.bundles)
+      if (bundle.over)
+        say(
+          'bundle-over',
+          { passage: bundle.passage },
+          `${asHeading(bundle.name)}: the bundle takes ${Math.round(bundle.areaMm2)} mm², ${Math.round(bundle.freeMm2 ?? 0)} mm² are free.`,
+          "Lead part of it another way, or enlarge the passage with the owner's word.",
+        )
+    for (const branch of loom.branches) branchFindings(dossiers, state, loom, branch, say)
+    trunkFindings(dossiers, state, loom, say)
+    tieFindings(dossiers, state, say)
+  }
+  electricFindings(dossiers, state, say)
+  return findings
+}
+
+type Say = (rule: RuleId, at: FindingPlace, reason: string, remedy: string) => void
+
+function branchFindings(
+  { machine }: JobDossiers,
+  state: JobState,
+  loom: RankedPlace,
+  branch: RoutedBranch,
+  say: Say,
+): void {
+  const { end } = branch
+  const at = { kitEnd: end.id }
+  const built = state.routes[end.id]
+  const judged = judgeRoute(machine, {
+    planned: branch.stretches,
+    built: built?.passages ?? null,
+    suppliedM: end.branchM,
+    loopM: end.loopM,
+    lastM: branch.lastM,
+    from: loom.trunk.stretches.map((stretch) => stretch.passage),
+    target: end.target,
+  })
+  const spareM = built ? judged.spareM : branch.spareM
+  const tail = built ? 'as it lies' : `from ${inSentence(loom.place.name)}`
+  if (branch.fate === 'unreachable')
+    say(
+      'place-unfit',
+      at,
+      `No passage leads to ${inSentence(end.target?.name ?? end.name)} with room for ${inSentence(end.name)}.`,
+      'Choose another place, or write down the passage a loom would take.',
+    )
+  if (branch.fate !== 'unreachable' && spareM < -0.0005) {
+    if (end.never !== null)
+      say(
+        'lead-never',
+        at,
+        `${end.name} is ${mm(-spareM)} short ${tail}, and ${end.never}.`,
+        'Another place for the module or the sensor; never an extension here.',
+      )
+    else
+      say(
+        'lead-short',
+        at,
+        `${end.name} is ${mm(-spareM)} short ${tail}.`,
+        `Extend it by ${branch.extensionM > 0 && !built ? branch.extensionM.toFixed(2) : (Math.ceil(-spareM / 0.05 + 1) * 0.05).toFixed(2)} m of the same wire, or lay it another way.`,
+      )
+  }
+  if (built) {
+    for (const { passage, name, what, remedy, rule } of judged.met)
+      say(rule, { ...at, passage }, `${end.name} lies ${name}: ${what}.`, remedy)
+    for (const gap of judged.gaps)
+      say(
+        'route-gap',
+        { ...at, passage: gap.passage },
+        `${end.name}: ${gap.says}`,
+        'Tap the passage between, or take this one out.',
+      )
+    if (judged.differs && judged.met.length === 0 && judged.gaps.length === 0)
+      say(
+        'route-differs',
+        at,
+        `${end.name} lies another way than planned.`,
+        'It may stay there. Note why, so that the next one finds it.',
+      )
+  }
+  const crossing = branch.steering
+  if (crossing)
+    for (const side of ['left', 'right'] as const) {
+      const measured = state.readings.findLast((reading) => reading.card === lockCard(end.id, side))
+      if (measured && measured.value < 0)
+        say(
+          'short-at-lock',
+          { ...at, passage: crossing.passage },
+          `${end.name} is ${Math.round(-measured.value)} mm short at the ${side} lock.`,
+          'It would be torn out, or hold the steering. Let slack through to the head, or lay it closer to the steering axis, and turn lock to lock again.',
+        )
+    }
+}
+
+function trunkFindings(dossiers: JobDossiers, state: JobState, loom: RankedPlace, say: Say): void {
+  const built = state.routes.trunk
+  if (!built) return
+  const judged = judgeRoute(dossiers.machine, {
+    planned: loom.trunk.stretches,
+    built: built.passages,
+    suppliedM: dossiers.kit.trunkM,
+    loopM: 0,
+    lastM: 0,
+    from: [],
+    target: null,
+  })
+  for (const { passage, name, what, remedy, rule } of judged.met)
+    say(rule, { passage }, `The trunk lies ${name}: ${what}.`, remedy)
+  for (const gap of judged.gaps)
+    say(
+      'route-gap',
+      { passage: gap.passage },
+      `The trunk: ${gap.says}`,
+      'Tap the passage between, or take this one out.',
+    )
+}
+
+/** Once the loom is being tied, every passage it lies in wants its ties. */
+function tieFindings(dossiers: JobDossiers, state: JobState, say: Say): void {
+  if (Object.keys(state.ties).length === 0) return
+  const names = new Map((dossiers.machine.passages ?? []).map((passage) => [passage.id, passage.name]))
+  for (const passage of loomPassages(dossiers, state))
+    if (!(passage in state.ties))
+      say(
+        'loom-untied',
+        { passage },
+        `The loom is not tied ${names.get(passage) ?? passage}.`,
+        'Tie it there, or write down that it lies elsewhere.',
+      )
+}
+
+function electricFindings(dossiers: JobDossiers, state: JobState, say: Say): void {
+  const { machine, kit } = dossiers
+  const latest = new Map(state.readings.flatMap((reading) => (reading.card ? [[reading.card, reading]] : [])))
+  for (const [id, reading] of latest) {
+    const card = feedCardOf(machine, id)
+    if (!card) continue
+    const verdict = judgeFeed(card, reading.value)
+    const inUse = state.connections.some(
+      ({ to }) =>
+        'cavity' in to &&
+        machine.wires.some(
+          (wire) =>
+            wire.net === card.net &&
+            [wire.from, wire.to].some(
+              (end) => 'connector' in end && end.connector === to.connector && end.cavity === to.cavity,
+            ),
+        ),
+    )
+    const planned = electricsOf(dossiers, state).feeds[0]?.net === card.net
+    if (!verdict.good && (inUse || planned))
+      say(
+        'feed-test',
+        { connector: placeOf(dossiers, card.net) },
+        `${card.title}: ${verdict.says}`,
+        'Choose another feed; the others are listed with what speaks for and against them.',
+      )
+  }
+  const { ground, continuousA } = supplyOf(kit)
+  const reading = ground && latest.get(groundCard(ground.id))
+  if (ground && reading) {
+    const made = state.connections.find((connection) => connection.kitEnd === ground.id)
+    const { grounds } = electricsOf(dossiers, state)
+    const tried = made && 'stud' in made.to ? made.to.stud : (grounds[0]?.stud ?? null)
+    const verdict = judgeGround(reading.value / 1000, continuousA, grounds, tried)
+    if (!verdict.ok)
+      say(
+        'ground-drop',
+        { kitEnd: ground.id },
+        `${ground.name}: ${verdict.says}`,
+        verdict.next ? `Next: ${inSentence(verdict.next.name)}, ${verdict.next.place}.` : 'Clean it to bright metal.',
+      )
+  }
+  const { feed } = supplyOf(kit)
+  for (const check of electricsOf(dossiers, state).line.checks)
+    if (!check.ok && feed && check.rule.startsWith('Drop'))
+      say(
+        'feed-drop',
+        { kitEnd: check.rule.includes('ground') ? (ground?.id ?? feed.id) : feed.id },
+        `${check.rule}: ${check.value.toFixed(2)} V, at most ${check.limit} V.`,
+        'Thicker wire, or a nearer place to join it.',
+      )
+}
+
+function placeOf({ machine }: JobDossiers, net: string): string | undefined {
+  return machine.wires
+    .flatMap((wire) => (wire.net === net ? [wire.from, wire.to] : []))
+    .flatMap((end) => ('connector' in end ? [end.connector] : []))[0]
+}

@@ -1,0 +1,171 @@
+import type { Station } from '@tidy-badger/core/dossiers'
+import { workOf } from '@tidy-badger/core/jobs'
+import { Tabs } from 'radix-ui'
+import { useEffect } from 'react'
+import { selectWork, useWorkSelection, WorkDock, WorkList } from '../access/index.ts'
+import { stationNames } from '../jobs/index.ts'
+import { Stage } from '../ui/Stage.tsx'
+import { useKeys } from '../ui/useKeys.ts'
+import { BranchList } from './components/BranchList.tsx'
+import { LengthsPanel } from './components/LengthsPanel.tsx'
+import { LoomMargin } from './components/LoomMargin.tsx'
+import { PlacesPanel } from './components/PlacesPanel.tsx'
+import { PowerPanel } from './components/PowerPanel.tsx'
+import { RouteDrawing } from './components/RouteDrawing.tsx'
+import { loomPictures, pickPart, setWhole, showPicture, useLoomView, type LoomPicture } from './store.ts'
+import { useLoom } from './useLoom.ts'
+
+const pictureNames: Record<LoomPicture, string> = {
+  way: 'Way',
+  places: 'Places',
+  power: 'Power',
+  lengths: 'Lengths',
+}
+
+/** Where the loom lies: for laying it and holding the module to its place, and for dressing and tying it. */
+export function LoomPage({ station }: { station: Station }) {
+  const { dossiers, state, loom, routes, lies, toggle } = useLoom()
+  const { picture, part, marking, whole } = useLoomView()
+  const items = workOf(dossiers, state, station)
+  const { item: picked } = useWorkSelection()
+  const open = items.filter((item) => !item.done)
+  const current = items.find((item) => item.id === picked) ?? open[0]
+  useEffect(
+    () => () => {
+      selectWork(null)
+      pickPart(null)
+    },
+    [station],
+  )
+  const parts = loom ? ['trunk', ...loom.branches.map((branch) => branch.end.id)] : []
+  const move = (step: number) => {
+    const at = part === null ? (step > 0 ? -1 : 0) : parts.indexOf(part)
+    if (parts.length > 0) pickPart(parts[(at + step + parts.length) % parts.length])
+  }
+  useKeys({
+    ArrowDown: () => move(1),
+    ArrowUp: () => move(-1),
+    ...Object.fromEntries(loomPictures.map((name, i) => [String(i + 1), () => showPicture(name)])),
+  })
+  const built = new Map(Object.entries(state.routes).map(([id, { passages }]) => [id, passages]))
+  const otherwise = new Map(
+    [...built].filter(([id, passages]) => {
+      const planned = parts.includes(id) ? plannedOf(id) : []
+      return passages.some((passage) => !planned.includes(passage))
+    }),
+  )
+  function plannedOf(id: string): string[] {
+    if (!loom) return []
+    const stretches =
+      id === 'trunk' ? loom.trunk.stretches : (loom.branches.find((branch) => branch.end.id === id)?.stretches ?? [])
+    return stretches.map((stretch) => stretch.passage)
+  }
+  return (
+    <Stage
+      picture={
+        <Tabs.Root
+          value={picture}
+          onValueChange={(value) => {
+            const name = loomPictures.find((known) => known === value)
+            if (name) showPicture(name)
+          }}
+        >
+          <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+            <h2 className="text-[22px] font-bold">
+              {stationNames[station]}{' '}
+              <span className="figures text-[16px] font-normal text-quiet">
+                {items.length - open.length} of {items.length}
+              </span>
+            </h2>
+            <Tabs.List aria-label="Pictures" className="flex gap-1">
+              {loomPictures.map((name) => (
+                <Tabs.Trigger
+                  key={name}
+                  value={name}
+                  className="min-h-11 border-b-4 border-transparent px-3 font-head font-semibold data-[state=active]:border-lamp"
+                >
+                  {pictureNames[name]}
+                </Tabs.Trigger>
+              ))}
+            </Tabs.List>
+          </div>
+          <Tabs.Content value="way" tabIndex={-1}>
+            <div className="flex gap-4 max-xl:flex-col-reverse">
+              <div className="xl:w-[280px] xl:shrink-0">
+                <WorkList items={items} current={current} onPick={selectWork} />
+                <BranchList station={station} />
+              </div>
+              {loom ? (
+                <div className="min-w-0 flex-1">
+                  <RouteDrawing
+                    machine={dossiers.machine}
+                    kit={dossiers.kit}
+                    loom={loom}
+                    part={part}
+                    onPick={pickPart}
+                    built={otherwise}
+                    ties={new Set(Object.keys(state.ties))}
+                    whole={whole}
+                    marking={
+                      marking && part
+                        ? { lies: lies(part), toggle: (passage) => void toggle(part, passage) }
+                        : undefined
+                    }
+                  />
+                  <div className="mt-1 flex flex-wrap items-center gap-x-4 text-[15px] text-quiet">
+                    <p>
+                      <span className="figures">{loom.ties.count}</span> ties · thickest{' '}
+                      <span className="figures">
+                        {Math.max(...loom.bundles.map((bundle) => bundle.diameterMm), 0).toFixed(0)} mm
+                      </span>{' '}
+                      · drawn 2.5 times as thick
+                      {!loom.exact && ' · a better way for the trunk may have been missed'}
+                    </p>
+                    <button
+                      type="button"
+                      className="min-h-11 font-semibold underline underline-offset-4"
+                      onClick={() => setWhole(!whole)}
+                    >
+                      {whole ? 'Only where the loom lies' : 'Whole machine'}
+                    </button>
+                  </div>
+                </div>
+              ) : (
+                <NoRoute why={routes && !routes.ok ? routes.problems.map((problem) => problem.message) : []} />
+              )}
+            </div>
+          </Tabs.Content>
+          <Tabs.Content value="places" tabIndex={-1}>
+            <PlacesPanel />
+          </Tabs.Content>
+          <Tabs.Content value="power" tabIndex={-1}>
+            <PowerPanel />
+          </Tabs.Content>
+          <Tabs.Content value="lengths" tabIndex={-1}>
+            <LengthsPanel />
+          </Tabs.Content>
+        </Tabs.Root>
+      }
+      margin={<LoomMargin station={station} item={current} />}
+      dock={
+        <WorkDock station={station} items={items} current={current} gated={false} onDone={() => selectWork(null)} />
+      }
+    />
+  )
+}
+
+function NoRoute({ why }: { why: readonly string[] }) {
+  return (
+    <section className="min-w-0 flex-1 rounded-lg border-2 border-dashed border-line p-5">
+      <h3 className="text-[19px] font-bold">No way for the loom yet</h3>
+      {why.length > 0 ? (
+        why.map((text) => <p key={text}>{text}</p>)
+      ) : (
+        <p>
+          Where a loom can lie on this machine is not written down. Draw its passages in the dossier, or lay the loom by
+          eye along the factory loom and keep a hand's breadth from everything hot or moving.
+        </p>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,177 @@
+import { farChoice, farPlacesOf, mountSchoolOf } from '@tidy-badger/core/jobs'
+import { mountReasons, mountSchools, placesFor, type RankedPlace } from '@tidy-badger/core/routing'
+import { Ban, Check } from 'lucide-react'
+import type { ReactNode } from 'react'
+import { Button } from '../../ui/Button.tsx'
+import { useLoom } from '../useLoom.ts'
+import { RouteDrawing } from './RouteDrawing.tsx'
+import { School } from './School.tsx'
+
+/** The two best places side by side, the others with why they lost, and how this shop chooses. */
+export function PlacesPanel() {
+  const { dossiers, state, routes, place, choose } = useLoom()
+  if (!routes?.ok)
+    return (
+      <p className="text-[17px]">
+        {routes
+          ? routes.problems.map((problem) => problem.message).join(' ')
+          : 'No places can be compared without passages.'}
+      </p>
+    )
+  const { places } = routes.value
+  const pair = places.slice(0, 2)
+  const others = places.slice(2)
+  return (
+    <div className="flex flex-col gap-4">
+      <div className="grid gap-4 md:grid-cols-2">
+        {pair.map((item) => (
+          <PlaceColumn
+            key={item.place.id}
+            item={item}
+            chosen={item.place.id === place?.id}
+            first={pair[0]}
+            onChoose={() => choose('mount-place', item.place.id)}
+          />
+        ))}
+      </div>
+      {others.length > 0 && (
+        <section>
+          <h3 className="text-[18px] font-bold">The others</h3>
+          <ul className="flex flex-col gap-2">
+            {others.map((item) => (
+              <li
+                key={item.place.id}
+                className="flex flex-wrap items-start gap-x-4 gap-y-1 border-l-[5px] border-line pl-3"
+              >
+                <span className="min-w-0 flex-1">
+                  <span className="font-semibold">{item.place.name}</span>: {item.lost}
+                  {item.better.length > 0 && (
+                    <span className="block text-quiet">Better: {item.better.join('; ')}.</span>
+                  )}
+                </span>
+                {item.place.id === place?.id ? (
+                  <span className="font-semibold">chosen</span>
+                ) : (
+                  <Button onClick={() => choose('mount-place', item.place.id)}>Put it there</Button>
+                )}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <div className="grid gap-4 border-t-2 border-line-soft pt-3 md:grid-cols-2">
+        <School
+          legend="Where modules go in this shop"
+          name="mounting"
+          options={mountSchools}
+          reasons={mountReasons}
+          now={mountSchoolOf(state)}
+          onChoose={(value) => choose('mounting', value)}
+        />
+        <div className="flex flex-col gap-3">
+          {(['dial', 'sensor', 'switch'] as const).map((use) => {
+            const list = placesFor(dossiers.machine, use)
+            const wanted = dossiers.kit.ends.some((end) => end.type === 'plug' && end.far === use)
+            if (!wanted || list.length === 0) return null
+            return (
+              <label key={use} className="flex flex-col">
+                <span className="font-head font-bold">Where the {use} goes</span>
+                <select
+                  value={farPlacesOf(dossiers.machine, state)[use]}
+                  onChange={(event) => choose(farChoice(use), event.target.value)}
+                >
+                  {list.map((item) => (
+                    <option key={item.id} value={item.id}>
+                      {item.name}: {item.place}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )
+          })}
+        </div>
+      </div>
+    </div>
+  )
+}
+
+function PlaceColumn({
+  item,
+  chosen,
+  first,
+  onChoose,
+}: {
+  item: RankedPlace
+  chosen: boolean
+  first: RankedPlace
+  onChoose: () => void
+}) {
+  const { dossiers } = useLoom()
+  const { facts } = item
+  return (
+    <section className={`flex flex-col gap-2 rounded-xl border-[3px] p-3 ${chosen ? 'border-lamp' : 'border-line'}`}>
+      <header className="flex flex-wrap items-start justify-between gap-2">
+        <div className="min-w-0">
+          <h3 className="text-[20px] font-bold">
+            {item.rank}. {item.place.name}
+          </h3>
+          <p className="text-quiet">{item.place.place}</p>
+        </div>
+        {chosen ? (
+          <span className="flex min-h-11 items-center gap-1 font-semibold">
+            <Check aria-hidden size={20} /> chosen
+          </span>
+        ) : (
+          <Button onClick={onChoose}>Put it here</Button>
+        )}
+      </header>
+      <RouteDrawing machine={dossiers.machine} kit={dossiers.kit} loom={item} views={['side']} maxHeight={190} />
+      {!item.feasible && (
+        <ul role="alert">
+          {item.against.map((text) => (
+            <li key={text} className="flex gap-2 font-semibold text-stop">
+              <Ban aria-hidden size={18} className="mt-0.5 shrink-0" />
+              {text}
+            </li>
+          ))}
+        </ul>
+      )}
+      <dl className="grid grid-cols-[1fr_auto] gap-x-3">
+        <Fact
+          name="Branches that reach"
+          value={`${item.branches.filter((branch) => branch.fate === 'reaches').length} of ${item.branches.length}`}
+        />
+        <Fact name="Extension" value={item.extensionM > 0 ? `${item.extensionM.toFixed(2)} m` : 'none'} />
+        <Fact name="Dangers on the way" value={`${item.dose.toFixed(1)} points`} />
+        <Fact name="Work at bulkheads" value={item.workMin > 0 ? `${Math.round(item.workMin)} min` : 'none'} />
+        <Fact
+          name="Got at again"
+          value={`${Math.round(facts.serviceMin)} min, ${facts.tools ? 'with tools' : 'by hand'}`}
+        />
+        <Fact name="Out of sight" value={facts.hidden ? 'yes' : 'no'} />
+        <Fact name="Lamp in view" value={facts.lampSeen ? 'yes' : 'no'} />
+        <Fact name="Ties" value={String(item.ties.count)} />
+      </dl>
+      {item.rank > 1 && item.feasible && (
+        <p>
+          <span className="font-semibold">Why not first.</span> {item.lost}
+          {item.better.length > 0 ? ` Better here: ${item.better.join('; ')}.` : ' Better in nothing that counts.'}
+        </p>
+      )}
+      {item.rank === 1 && item.feasible && (
+        <p className="font-semibold">
+          {first.compromise ? 'No other is better in one thing without being worse in another.' : ''}
+        </p>
+      )}
+    </section>
+  )
+}
+
+function Fact({ name, value }: { name: string; value: ReactNode }) {
+  return (
+    <>
+      <dt>{name}</dt>
+      <dd className="figures text-right">{value}</dd>
+    </>
+  )
+}

@@ -1,0 +1,352 @@
+import { colourHex, type Kit, type Machine, type PointAt } from '@tidy-badger/core/dossiers'
+import {
+  endPoint,
+  loomFrame,
+  loomLines,
+  passagePoints,
+  placePoint,
+  type Frame,
+  type LaidLoom,
+  type LoomLine,
+} from '@tidy-badger/core/routing'
+import { useMemo } from 'react'
+import { BodyLines, bodyView, type View } from '../../access/index.ts'
+import { HazardMark } from './HazardMark.tsx'
+
+/** The loom is drawn so much thicker than it is, to be seen at all. */
+const thicker = 2.5
+
+export interface RouteDrawingProps {
+  machine: Machine
+  kit: Kit
+  loom: LaidLoom
+  part?: string | null
+  onPick?: (part: string) => void
+  /** Passages that are tapped to say where the part lies; missing: they are only shown. */
+  marking?: { lies: readonly string[]; toggle: (passage: string) => void }
+  /** Lines drawn instead of the planned ones, for what was built otherwise. */
+  built?: ReadonlyMap<string, readonly string[]>
+  ties?: ReadonlySet<string>
+  whole?: boolean
+  views?: readonly View[]
+  maxHeight?: number
+}
+
+/** The machine from above and from the left, the hazards of its passages, and the loom in it. */
+export function RouteDrawing(props: RouteDrawingProps) {
+  const { machine, loom, built, views = ['top', 'side'] } = props
+  const lines = useMemo(() => drawnLines(machine, loom, built), [machine, loom, built])
+  const frame = useMemo(() => loomFrame(machine, lines), [machine, lines])
+  if (!machine.body) return null
+  return (
+    <div className="flex min-w-0 flex-1 flex-col gap-2">
+      {views.map((view) => (
+        <figure key={view} className="min-w-0">
+          <figcaption className="text-[14px] text-quiet">
+            {view === 'top' ? 'From above, front to the left' : 'From the left'}
+          </figcaption>
+          <OneView {...props} view={view} lines={lines} frame={frame} />
+        </figure>
+      ))}
+    </div>
+  )
+}
+
+/** As planned; where a part was laid otherwise, its passages whole. */
+function drawnLines(machine: Machine, loom: LaidLoom, built: RouteDrawingProps['built']): LoomLine[] {
+  return loomLines(machine, loom).map((line) => {
+    const passages = built?.get(line.part)
+    if (!passages) return line
+    return { ...line, points: passages.flatMap((passage) => passagePoints(machine, passage)) }
+  })
+}
+
+function OneView({
+  machine,
+  kit,
+  loom,
+  part,
+  onPick,
+  marking,
+  ties,
+  whole,
+  view,
+  lines,
+  frame,
+  maxHeight = 300,
+}: RouteDrawingProps & { view: View; lines: LoomLine[]; frame: Frame | null }) {
+  const { body } = machine
+  if (!body) return null
+  const { width, height, along, across } = bodyView(body, view)
+  const box = boxOf(whole ? null : frame, view, { width, height, along, across })
+  const unit = Math.max(box.width / 430, box.height / maxHeight)
+  const at = (point: PointAt): [number, number] => [along(point.x), across(view === 'top' ? point.y : point.z)]
+  const path = (points: readonly PointAt[]) =>
+    points.map((point, i) => `${i === 0 ? 'M' : 'L'}${at(point)[0].toFixed(4)} ${at(point)[1].toFixed(4)}`).join('')
+  const used = new Set(
+    [loom.trunk, ...loom.branches].flatMap((item) => item.stretches.map((stretch) => stretch.passage)),
+  )
+  const module = placePoint(machine, loom.place.id)
+  const sorted = [...lines].sort((a, b) => rank(a.part, part) - rank(b.part, part))
+  return (
+    <svg
+      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
+      className="w-full rounded-lg bg-paper"
+      style={{ maxHeight }}
+      role="group"
+      aria-label={`Loom on the ${machine.model} ${view === 'top' ? 'from above' : 'from the left'}`}
+    >
+      <g opacity={0.55}>
+        <BodyLines body={body} view={view} unit={unit} />
+      </g>
+      {(machine.passages ?? []).map((passage) => {
+        const points = passagePoints(machine, passage.id)
+        if (points.length < 2) return null
+        const barred = passage.hazards.some((hazard) => hazard.kind === 'barred')
+        const lies = marking?.lies.includes(passage.id)
+        return (
+          <g key={passage.id}>
+            <path
+              d={path(points)}
+              fill="none"
+              stroke={barred ? 'var(--stop)' : 'var(--quiet)'}
+              strokeWidth={(lies ? 3.5 : 1.3) * unit}
+              strokeDasharray={lies ? undefined : `${1.5 * unit} ${4 * unit}`}
+              strokeLinecap="round"
+            />
+            {marking && (
+              <path
+                d={path(points)}
+                fill="none"
+                stroke="var(--lamp)"
+                strokeOpacity={lies ? 0.5 : 0.12}
+                strokeWidth={15 * unit}
+                strokeLinecap="round"
+                style={{ cursor: 'pointer' }}
+                onClick={() => marking.toggle(passage.id)}
+              />
+            )}
+          </g>
+        )
+      })}
+      {sorted.map((line) => (
+        <LoomPath
+          key={line.part}
+          d={path(line.points)}
+          width={Math.max(2.2 * unit, (line.diameterMm / 1000) * thicker)}
+          colour={colourOf(kit, line.part)}
+          picked={line.part === part}
+          quiet={part !== null && part !== undefined && line.part !== part && line.part !== 'trunk'}
+          unit={unit}
+          onPick={onPick && !marking ? () => onPick(line.part) : undefined}
+        />
+      ))}
+      {(machine.passages ?? []).map((passage) => {
+        const points = passagePoints(machine, passage.id)
+        if (points.length < 2 || passage.hazards.length === 0) return null
+        const middle = middleOf(points.map(at))
+        const strong = used.has(passage.id) || (marking?.lies.includes(passage.id) ?? false)
+        const size = (strong ? 1.3 : 0.9) * unit
+        return (
+          <g key={passage.id} opacity={strong ? 1 : 0.55} aria-hidden>
+            {passage.hazards.map((hazard, i) => (
+              <g
+                key={i}
+                transform={`translate(${middle[0] + (i - (passage.hazards.length - 1) / 2) * 13 * size} ${middle[1] - 9 * size}) scale(${size})`}
+              >
+                <circle r={6.6} fill="var(--paper)" opacity={0.85} />
+                <HazardMark hazard={hazard} />
+              </g>
+            ))}
+          </g>
+        )
+      })}
+      {ties &&
+        [...ties].map((passage) => {
+          const points = passagePoints(machine, passage)
+          if (points.length < 2) return null
+          const [x, y] = middleOf(points.map(at))
+          return (
+            <rect
+              key={passage}
+              x={x - 2.5 * unit}
+              y={y - 5.5 * unit}
+              width={5 * unit}
+              height={11 * unit}
+              rx={1.5 * unit}
+              fill="var(--ink)"
+              aria-hidden
+            />
+          )
+        })}
+      {module && <ModuleBox at={at(module)} unit={unit} name={kit.model.split(',')[0]} />}
+      <EndTags
+        loom={loom}
+        machine={machine}
+        at={at}
+        unit={unit}
+        part={part ?? null}
+        onPick={marking ? undefined : onPick}
+      />
+    </svg>
+  )
+}
+
+/** The part in hand last, the trunk below the branches. */
+function rank(line: string, part: string | null | undefined): number {
+  return line === part ? 2 : line === 'trunk' ? 0 : 1
+}
+
+function LoomPath({
+  d,
+  width,
+  colour,
+  picked,
+  quiet,
+  unit,
+  onPick,
+}: {
+  d: string
+  width: number
+  colour: string
+  picked: boolean
+  quiet: boolean
+  unit: number
+  onPick?: () => void
+}) {
+  const shape = { d, fill: 'none', strokeLinecap: 'round', strokeLinejoin: 'round' } as const
+  return (
+    <g opacity={quiet ? 0.6 : 1} onClick={onPick} style={onPick ? { cursor: 'pointer' } : undefined}>
+      {picked && <path {...shape} stroke="var(--lamp)" strokeWidth={width + 8 * unit} />}
+      <path {...shape} stroke="var(--ink)" strokeWidth={width + 1.8 * unit} />
+      <path {...shape} stroke={colour} strokeWidth={width} />
+      {onPick && <path {...shape} stroke="transparent" strokeWidth={Math.max(width, 16 * unit)} />}
+    </g>
+  )
+}
+
+function ModuleBox({ at: [x, y], unit, name }: { at: [number, number]; unit: number; name: string }) {
+  return (
+    <g aria-hidden>
+      <rect
+        x={x - 17 * unit}
+        y={y - 11 * unit}
+        width={34 * unit}
+        height={22 * unit}
+        rx={4 * unit}
+        fill="var(--ink)"
+        stroke="var(--ground)"
+        strokeWidth={1.5 * unit}
+      />
+      <text
+        x={x}
+        y={y}
+        fontSize={11 * unit}
+        fontWeight={700}
+        textAnchor="middle"
+        dominantBaseline="central"
+        fill="var(--ground)"
+      >
+        {name.length > 6 ? name.slice(0, 5) : name}
+      </text>
+    </g>
+  )
+}
+
+/** Tags at the ends; ends at one point stand side by side. */
+function EndTags({
+  loom,
+  machine,
+  at,
+  unit,
+  part,
+  onPick,
+}: {
+  loom: LaidLoom
+  machine: Machine
+  at: (point: PointAt) => [number, number]
+  unit: number
+  part: string | null
+  onPick?: (part: string) => void
+}) {
+  const taken: [number, number][] = []
+  const wide = (tag: string) => (8 + 7 * tag.length) * unit
+  return (
+    <g aria-hidden>
+      {loom.branches.map((branch) => {
+        const point = endPoint(machine, branch.end)
+        if (!point) return null
+        const [x, bottom] = at(point)
+        let y = bottom + 15 * unit
+        // Below its end, or as far further down as the tags before it leave room.
+        while (taken.some(([tx, ty]) => Math.abs(tx - x) < 26 * unit && Math.abs(ty - y) < 14 * unit)) y += 14 * unit
+        taken.push([x, y])
+        const picked = branch.end.id === part
+        const short = branch.fate !== 'reaches'
+        return (
+          <g
+            key={branch.end.id}
+            onClick={onPick ? () => onPick(branch.end.id) : undefined}
+            style={{ cursor: 'pointer' }}
+          >
+            <circle cx={x} cy={bottom} r={3.4 * unit} fill="var(--ink)" stroke="var(--paper)" strokeWidth={unit} />
+            <rect
+              x={x - wide(branch.end.tag) / 2}
+              y={y - 7 * unit}
+              width={wide(branch.end.tag)}
+              height={14 * unit}
+              rx={3 * unit}
+              fill={picked ? 'var(--lamp)' : 'var(--paper)'}
+              stroke={short ? 'var(--stop)' : 'var(--ink)'}
+              strokeWidth={(short ? 2.4 : 1.3) * unit}
+              strokeDasharray={short ? `${3 * unit} ${2 * unit}` : undefined}
+            />
+            <text
+              x={x}
+              y={y}
+              fontSize={10.5 * unit}
+              fontWeight={700}
+              textAnchor="middle"
+              dominantBaseline="central"
+              fill={picked ? '#15181a' : 'var(--ink)'}
+            >
+              {branch.end.tag}
+            </text>
+          </g>
+        )
+      })}
+    </g>
+  )
+}
+
+function middleOf(points: readonly [number, number][]): [number, number] {
+  const [a, b] = [points[Math.floor((points.length - 1) / 2)], points[Math.ceil((points.length - 1) / 2)]]
+  if (points.length === 2) return [(points[0][0] + points[1][0]) / 2, (points[0][1] + points[1][1]) / 2]
+  return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
+}
+
+/** What is shown of a view: the loom with room around it, never narrower than half as wide as high. */
+function boxOf(
+  frame: Frame | null,
+  view: View,
+  whole: { width: number; height: number; along: (x: number) => number; across: (value: number) => number },
+) {
+  if (!frame) return { x: 0, y: 0, width: whole.width, height: whole.height }
+  const [a, b] = view === 'top' ? [frame.low.y, frame.high.y] : [frame.low.z, frame.high.z]
+  const [top, bottom] = [whole.across(a), whole.across(b)].sort((p, q) => p - q)
+  const [left, right] = [whole.along(frame.low.x), whole.along(frame.high.x)]
+  const width = Math.max(right - left, (bottom - top) * 1.3)
+  return { x: left - (width - (right - left)) / 2, y: top, width, height: bottom - top }
+}
+
+/** The colour a branch is known by: the wire that tells it from the others, or the sheath of a cable. */
+export function colourOf(kit: Kit, part: string): string {
+  if (part === 'trunk') return '#4a4f52'
+  const end = kit.ends.find((item) => item.id === part)
+  if (end?.type === 'inline-pair') {
+    const line = end.lines.find((item) => item.does !== 'pass') ?? end.lines[0]
+    return colourHex[line.colour.base]
+  }
+  if (end?.type === 'flying-lead' || end?.type === 'ring') return colourHex[end.colour.base]
+  return '#7c8284'
+}

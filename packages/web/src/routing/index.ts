@@ -1,0 +1,1 @@
+export { LoomPage } from './LoomPage.tsx'
