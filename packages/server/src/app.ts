@@ -18,6 +18,7 @@ import { photosPlugin } from './photos/index.ts'
 import { refusalOfFramework, Refusal, statusOf } from './platform/errors.ts'
 import type { Rooms } from './platform/rooms.ts'
 import { zodValidator } from './platform/validation.ts'
+import { routingPlugin } from './routing/index.ts'
 import { wiringPlugin, wiringService } from './wiring/index.ts'
 
 export interface App {
@@ -84,6 +85,7 @@ export async function buildApp(rooms: Rooms): Promise<App> {
   await server.register(accessPlugin(rooms, dossiers, jobs))
   await server.register(photosPlugin(rooms))
   await server.register(electricalPlugin)
+  await server.register(routingPlugin(rooms, dossiers, jobs))
   await server.register(pairingPlugin(pairing, rooms))
   await server.register(wiringPlugin(wiringService(rooms, dossiers, jobs), dossiers, jobs))
   const web = rooms.config.webFolder

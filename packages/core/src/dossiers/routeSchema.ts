@@ -38,8 +38,8 @@ export const passage = z.strictObject({
   to: id,
   lengthM: z
     .number()
-    .positive('a passage is longer than nothing: measure along the way, or leave the length out')
     .max(20)
+    .refine((value) => value > 0, 'a passage is longer than nothing: measure along the way, or leave the length out')
     .optional(),
   hazards: z.array(hazard).max(12),
   freeMm2: positive.max(100_000).optional(),

@@ -4,6 +4,7 @@ import { fittings } from '../wiring/shippedCase.ts'
 import { batterySchoolOf, batterySchoolsFor, mountPlaceOf } from './accessChoices.ts'
 import { checkReferences } from './checkReferences.ts'
 import { accessOf, alsoCost, jobTargets } from './jobAccess.ts'
+import { plannedLoom } from './jobRoute.ts'
 import { asJournal, entryOf, gorseJob } from './journalCase.ts'
 import { daySpread, jobDay, jobTasks } from './jobTasks.ts'
 import { consumables, missingTools, tiesOf, toolsNeeded } from './materials.ts'
@@ -68,7 +69,12 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
     const tools = toolsNeeded(dossiers, fresh).map((need) => need.tool)
     for (const tool of accessOf(dossiers, fresh)?.tools ?? []) expect(tools).toContain(tool)
     const ties = consumables(dossiers, fresh).find((item) => item.name.startsWith('Cable ties'))
-    expect(ties?.amount).toBe(tiesOf(dossiers.kit))
+    expect(ties?.amount).toBe(plannedLoom(dossiers, fresh)?.ties.count)
+    const { passages: _passages, ...unknown } = dossiers.machine
+    const without = { ...dossiers, machine: unknown }
+    expect(consumables(without, fresh).find((item) => item.name.startsWith('Cable ties'))?.amount).toBe(
+      tiesOf(dossiers.kit),
+    )
     for (const item of consumables(dossiers, fresh)) expect(item.amount).toBeGreaterThan(0)
   })
 })

@@ -21,6 +21,7 @@ const targets: ConnectionTarget[] = [
   { closed: 'cap' },
   { closed: 'terminator' },
 ]
+const passages = (gorseJob.machine.passages ?? []).map((passage) => passage.id)
 const steps = [...gorseJob.machine.steps, ...gorseJob.kit.steps].map((step) => step.id)
 
 /** Any entry that names only what the job has; whether it fits what is there is left to chance. */
@@ -45,6 +46,18 @@ const anyBody: fc.Arbitrary<EntryBody> = fc.oneof(
   }),
   fc.record({ kind: fc.constant('disconnected' as const), kitEnd: fc.constantFrom(...ends) }),
   fc.record({ kind: fc.constant('tugged' as const), kitEnd: fc.constantFrom(...ends) }),
+  fc.record({
+    kind: fc.constant('routed' as const),
+    part: fc.constantFrom('trunk', ...ends),
+    passages: fc.array(fc.constantFrom(...passages), { maxLength: 3 }),
+    replaces: fc.constant(null),
+  }),
+  fc.record({ kind: fc.constant('tied' as const), passage: fc.constantFrom(...passages) }),
+  fc.record({
+    kind: fc.constant('mounted' as const),
+    place: fc.constantFrom('rack-plate', 'seat-box'),
+    trial: fc.boolean(),
+  }),
   fc.record({ kind: fc.constant('station-done' as const), station: fc.constantFrom(...stations) }),
   fc.record({
     kind: fc.constant('setting' as const),

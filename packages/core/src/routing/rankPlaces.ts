@@ -93,7 +93,7 @@ type CriterionName = keyof typeof criteria
 /** What is looked at first, by school. */
 const orders: Record<MountSchool, CriterionName[]> = {
   'reachable without tools': ['extension', 'tools', 'dose', 'service', 'work', 'lamp', 'hidden', 'length'],
-  'hidden from view': ['extension', 'hidden', 'dose', 'work', 'tools', 'service', 'lamp', 'length'],
+  'hidden from view': ['hidden', 'extension', 'dose', 'work', 'tools', 'service', 'lamp', 'length'],
   'dash for tuning, stowed after': ['dash', 'extension', 'lamp', 'dose', 'work', 'service', 'tools', 'length'],
 }
 /** Over these nothing may be lost for a place to be a compromise of its own. */

@@ -1,5 +1,5 @@
 import { bundleAreaMm2, bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from './bundles.ts'
-import type { LaidLoom, LoomEnd, PassageBundle, RoutedBranch, RoutedTrunk } from './model.ts'
+import type { LaidLoom, LoomEnd, PassageBundle, RoutedBranch, RoutedTrunk, Stretch } from './model.ts'
 import type { RouteGraph } from './routeGraph.ts'
 
 /** A tie every so far along the loom, m; closer where it shakes or something moves. */
@@ -22,16 +22,16 @@ export function bundlesOf(
     // A wire is in the trunk up to its break-out; what ends beyond the path's end is bundled there and counts throughout.
     const before = passed
     add(
-      stretch.passage,
+      stretch,
       ends.filter((end) => end.breakOutM > before).flatMap((end) => end.areasMm2),
     )
     const edge = graph.edges.find((candidate) => candidate.passage.id === stretch.passage)
     passed += ((edge?.need ?? 0) / 1e4) * Math.abs(stretch.to - stretch.from)
   }
-  for (const branch of branches) for (const stretch of branch.stretches) add(stretch.passage, branch.end.areasMm2)
+  for (const branch of branches) for (const stretch of branch.stretches) add(stretch, branch.end.areasMm2)
   return graph.edges.flatMap(({ passage }): PassageBundle[] => {
-    const wires = areas.get(passage.id)
-    if (!wires) return []
+    const wires = thickest(lying.get(passage.id) ?? [])
+    if (wires.length === 0) return []
     const diameterMm = bundleDiameterMm(wires.map(wireDiameterMm))
     const areaMm2 = bundleAreaMm2(wires)
     const freeMm2 = passage.freeMm2 ?? null
@@ -47,6 +47,22 @@ export function bundlesOf(
       },
     ]
   })
+}
+
+interface Lying {
+  from: number
+  to: number
+  wires: readonly number[]
+}
+
+/** The wires at the thickest place of a passage: what lies one behind the other in it does not add up. */
+function thickest(parts: readonly Lying[]): number[] {
+  const cuts = [...new Set(parts.flatMap((part) => [part.from, part.to]))].sort((a, b) => a - b)
+  return cuts.slice(1).reduce<number[]>((most, to, i) => {
+    const middle = (cuts[i] + to) / 2
+    const here = parts.flatMap((part) => (part.from <= middle && middle <= part.to ? part.wires : []))
+    return bundleAreaMm2(here) > bundleAreaMm2(most) ? here : most
+  }, [])
 }
 
 /** Ties along everything that lies there, each stretch counted once however many branches share it; none in the last bit before a plug. */

@@ -75,6 +75,20 @@ const elsewhere: RuleId[] = [
   'sheet-erratum',
   'dossier-gap',
   'pin-occupied',
+  'lead-never',
+  'short-at-lock',
+  'route-barred',
+  'feed-test',
+  'lead-short',
+  'route-hot',
+  'route-hazard',
+  'route-gap',
+  'bundle-over',
+  'loom-untied',
+  'place-unfit',
+  'ground-drop',
+  'feed-drop',
+  'route-differs',
 ]
 
 test('every rule of the catalogue is planted somewhere', () => {

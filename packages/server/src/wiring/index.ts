@@ -5,6 +5,7 @@ import { wiringRoutes } from './routes.ts'
 import type { WiringService } from './service.ts'
 
 export { wiringService, type WiringService } from './service.ts'
+export { document as svgDocument, words as svgWords } from './svgParts.ts'
 export { wiringSvg } from './wiringSvg.ts'
 
 export function wiringPlugin(wiring: WiringService, dossiers: DossierService, jobs: JobService) {

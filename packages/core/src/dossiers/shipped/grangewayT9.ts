@@ -160,6 +160,8 @@ export function grangewayT9(): Machine {
         id: 'long-chassis',
         name: 'Long chassis',
         tells: 'The ECU sits in the left deck box.',
+        passages: `
+          deck-box > deck-box-left | across behind the cab | 2.90 | moving 20 engine cover |`,
         zones: `
           deck-box-left | Left deck box | dry`,
         covers: `

@@ -15,6 +15,8 @@ export interface VariantSheet {
   covers?: string
   places?: string
   ways?: string
+  /** More passages. */
+  passages?: string
   /** Ids of lines that are not there. */
   without?: string[]
 }
@@ -69,7 +71,8 @@ function changed(sheet: MachineSheet, variant: VariantSheet): MachineSheet {
       places: merge(sheet.access.places, variant.places),
       ways: waysOf(merge(sheet.access.ways, variant.ways), without),
     },
-    routes: sheet.routes,
+    // Passages have no ids of their own in a sheet, and two may join the same points: what a variant has is added.
+    routes: { ...sheet.routes, passages: `${sheet.routes.passages}\n${variant.passages ?? ''}` },
   }
 }
 

@@ -1,18 +1,26 @@
 import type { Station } from '@tidy-badger/core/dossiers'
 import type { WorkItem } from '@tidy-badger/core/jobs'
-import { hazardRemedy, hazardWords, sleeveWords, type MetHazard, type RoutedBranch } from '@tidy-badger/core/routing'
+import {
+  hazardRemedy,
+  hazardWords,
+  sleeveWords,
+  type LaidLoom,
+  type MetHazard,
+  type RoutedBranch,
+} from '@tidy-badger/core/routing'
 import { PhotoButton, PhotoRow, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
-import { setMarking, useLoomView } from '../store.ts'
+import { pickPart, setMarking, useLoomView } from '../store.ts'
 import { useLoom } from '../useLoom.ts'
 import { HazardChip } from './HazardMark.tsx'
+import { PowerMargin } from './PowerMargin.tsx'
 import { SteeringSwing } from './SteeringSwing.tsx'
 
 /** What concerns the branch in hand: what is wrong with it, its length, what it passes and what to do there. */
 export function LoomMargin({ station, item }: { station: Station; item: WorkItem | undefined }) {
   const { loom, findings } = useLoom()
-  const { part } = useLoomView()
+  const { part, picture } = useLoomView()
   const step = item?.kind === 'step' ? item.step : null
   const branch = loom?.branches.find((candidate) => candidate.end.id === part)
   const about = findings.filter((finding) =>
@@ -20,6 +28,7 @@ export function LoomMargin({ station, item }: { station: Station; item: WorkItem
       ? finding.at.passage !== undefined && finding.at.kitEnd === undefined
       : finding.at.kitEnd === part && routeRules.has(finding.rule),
   )
+  if (picture === 'power') return <PowerMargin />
   return (
     <>
       {about.map((finding) => (
@@ -51,7 +60,8 @@ export function LoomMargin({ station, item }: { station: Station; item: WorkItem
             </MarginCard>
           )}
           <PlaceCard />
-          {station === 'tie-down' && <TieCard />}
+          {station === 'tie-down' ? <TieCard /> : <Tightest />}
+          {loom && station !== 'tie-down' && <Passed hazards={wholeWay(loom)} />}
         </>
       )}
       <StationPhotos station={station} part={part} />
@@ -110,6 +120,49 @@ function BranchCard({ branch }: { branch: RoutedBranch }) {
       {branch.steering && <SteeringSwing branch={branch} slack={branch.steering} />}
       <Passed hazards={branch.hazards} />
     </>
+  )
+}
+
+/** Every hazard on the loom's way once, the gravest kinds first. */
+function wholeWay(loom: LaidLoom): MetHazard[] {
+  const grave = ['barred', 'moving', 'hot', 'pinch', 'sharp', 'wet', 'vibration']
+  const all = [loom.trunk, ...loom.branches].flatMap((way) => way.hazards)
+  return all
+    .filter((met, i) => all.findIndex((other) => hazardWords(other.hazard) === hazardWords(met.hazard)) === i)
+    .sort((a, b) => grave.indexOf(a.hazard.kind) - grave.indexOf(b.hazard.kind))
+    .slice(0, 6)
+}
+
+/** The branches with least to spare: these are held to their plugs first. */
+function Tightest() {
+  const { loom } = useLoom()
+  if (!loom) return null
+  const list = loom.branches
+    .filter((branch) => branch.fate !== 'unreachable')
+    .sort((a, b) => a.spareM - b.spareM)
+    .slice(0, 3)
+  return (
+    <MarginCard
+      tone={list.some((branch) => branch.spareM < 0) ? 'stop' : 'data'}
+      title="Hold these to their plugs first"
+    >
+      <ul>
+        {list.map((branch) => (
+          <li key={branch.end.id}>
+            <button
+              type="button"
+              className="flex min-h-11 w-full items-center justify-between gap-3 text-left font-text underline decoration-line underline-offset-4"
+              onClick={() => pickPart(branch.end.id)}
+            >
+              <span>{branch.end.name}</span>
+              <span className={`figures shrink-0 font-semibold ${branch.spareM < 0 ? 'text-stop' : ''}`}>
+                {branch.spareM < 0 ? `${mm(-branch.spareM)} short` : `+${mm(branch.spareM)}`}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </MarginCard>
   )
 }
 

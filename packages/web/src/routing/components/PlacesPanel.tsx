@@ -110,7 +110,7 @@ function PlaceColumn({
   const { facts } = item
   return (
     <section className={`flex flex-col gap-2 rounded-xl border-[3px] p-3 ${chosen ? 'border-lamp' : 'border-line'}`}>
-      <header className="flex flex-wrap items-start justify-between gap-2">
+      <header className="flex min-h-[76px] items-start justify-between gap-2">
         <div className="min-w-0">
           <h3 className="text-[20px] font-bold">
             {item.rank}. {item.place.name}
@@ -118,11 +118,13 @@ function PlaceColumn({
           <p className="text-quiet">{item.place.place}</p>
         </div>
         {chosen ? (
-          <span className="flex min-h-11 items-center gap-1 font-semibold">
+          <span className="flex min-h-11 shrink-0 items-center gap-1 font-semibold">
             <Check aria-hidden size={20} /> chosen
           </span>
         ) : (
-          <Button onClick={onChoose}>Put it here</Button>
+          <Button className="shrink-0" onClick={onChoose}>
+            Put it here
+          </Button>
         )}
       </header>
       <RouteDrawing machine={dossiers.machine} kit={dossiers.kit} loom={item} views={['side']} maxHeight={190} />

@@ -1,9 +1,7 @@
 import {
-  benchSupply,
   feedCards,
   groundReasons,
   groundSchools,
-  idleDays,
   judgeFeed,
   judgeGround,
   powerReasons,
@@ -26,7 +24,7 @@ import { SupplyDiagram } from './SupplyDiagram.tsx'
 /** Where the current comes from, which way it takes, and whether it may: the line, the feeds, the four tests, the ground. */
 export function PowerPanel() {
   const { dossiers, state, choose } = useLoom()
-  const { machine, kit } = dossiers
+  const { machine } = dossiers
   const { feeds, line } = electricsOf(dossiers, state)
   const [advised, ...rest] = feeds
   const possible = rest.filter((option) => option.verdict === 'possible')
@@ -39,7 +37,6 @@ export function PowerPanel() {
         <ul className="mt-1 flex flex-col gap-1">
           {line.joints.map((joint) => joint.note && <li key={joint.id}>{joint.note}</li>)}
         </ul>
-        <Checks checks={line.checks} />
       </section>
       {advised && (
         <section>
@@ -68,8 +65,11 @@ export function PowerPanel() {
           )}
         </section>
       )}
+      <section>
+        <h3 className="text-[19px] font-bold">Every figure with its rule</h3>
+        <Checks checks={line.checks} />
+      </section>
       <GroundCheck />
-      <Standing idle={idleDays(machine, kit)} bench={benchSupply(machine, kit)} />
       <Splices />
       <div className="grid gap-4 border-t-2 border-line-soft pt-3 md:grid-cols-2">
         <School
@@ -275,31 +275,6 @@ function GroundCheck() {
           }
         />
       </MarginCard>
-    </section>
-  )
-}
-
-function Standing({ idle, bench }: { idle: ReturnType<typeof idleDays>; bench: ReturnType<typeof benchSupply> }) {
-  const days = (value: number | null) =>
-    value === null ? 'not known' : value >= 90 ? `${Math.round(value / 30)} months` : `${value.toFixed(1)} days`
-  return (
-    <section>
-      <h3 className="text-[19px] font-bold">Standing, and on the bench</h3>
-      <dl className="grid max-w-[560px] grid-cols-[1fr_auto] gap-x-3">
-        <dt>Parked, module on an always live feed</dt>
-        <dd className="figures text-right font-semibold">{days(idle.direct)}</dd>
-        <dt>Parked, module switched off by key or relay</dt>
-        <dd className="figures text-right font-semibold">{days(idle.relay)}</dd>
-        {bench && (
-          <>
-            <dt>Supply for the bench: prime of the pump and the module</dt>
-            <dd className="figures text-right font-semibold">
-              {bench.peakA.toFixed(1)} A, {bench.sizeA === null ? 'more than 100 A' : `take ${bench.sizeA} A`}
-            </dd>
-          </>
-        )}
-      </dl>
-      <p className="text-[14px] text-quiet">Half of the battery's charge may be used before it will not crank.</p>
     </section>
   )
 }

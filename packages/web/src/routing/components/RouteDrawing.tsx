@@ -226,12 +226,13 @@ function LoomPath({
 }
 
 function ModuleBox({ at: [x, y], unit, name }: { at: [number, number]; unit: number; name: string }) {
+  const half = (7 + 3.4 * name.length) * unit
   return (
     <g aria-hidden>
       <rect
-        x={x - 17 * unit}
+        x={x - half}
         y={y - 11 * unit}
-        width={34 * unit}
+        width={2 * half}
         height={22 * unit}
         rx={4 * unit}
         fill="var(--ink)"
@@ -247,13 +248,13 @@ function ModuleBox({ at: [x, y], unit, name }: { at: [number, number]; unit: num
         dominantBaseline="central"
         fill="var(--ground)"
       >
-        {name.length > 6 ? name.slice(0, 5) : name}
+        {name}
       </text>
     </g>
   )
 }
 
-/** Tags at the ends; ends at one point stand side by side. */
+/** Tags at the ends; ends close to each other share one, the one in hand has its own. */
 function EndTags({
   loom,
   machine,
@@ -269,31 +270,39 @@ function EndTags({
   part: string | null
   onPick?: (part: string) => void
 }) {
+  const groups: { x: number; y: number; branches: LaidLoom['branches'] }[] = []
+  for (const branch of loom.branches) {
+    const point = endPoint(machine, branch.end)
+    if (!point) continue
+    const [x, y] = at(point)
+    const near = groups.find((group) => Math.abs(group.x - x) < 24 * unit && Math.abs(group.y - y) < 24 * unit)
+    if (near && branch.end.id !== part && near.branches[0].end.id !== part) near.branches.push(branch)
+    else groups.push({ x, y, branches: [branch] })
+  }
   const taken: [number, number][] = []
-  const wide = (tag: string) => (8 + 7 * tag.length) * unit
   return (
     <g aria-hidden>
-      {loom.branches.map((branch) => {
-        const point = endPoint(machine, branch.end)
-        if (!point) return null
-        const [x, bottom] = at(point)
+      {groups.map(({ x, y: bottom, branches }) => {
+        const [{ end }] = branches
+        const first = end.tag.replace(/–.*/, '')
+        const label = branches.length > 1 ? `${first} +${branches.length - 1}` : first
+        const wide = (9 + 6.4 * label.length) * unit
         let y = bottom + 15 * unit
-        // Below its end, or as far further down as the tags before it leave room.
-        while (taken.some(([tx, ty]) => Math.abs(tx - x) < 26 * unit && Math.abs(ty - y) < 14 * unit)) y += 14 * unit
+        while (taken.some(([tx, ty]) => Math.abs(tx - x) < 34 * unit && Math.abs(ty - y) < 15 * unit)) y += 15 * unit
         taken.push([x, y])
-        const picked = branch.end.id === part
-        const short = branch.fate !== 'reaches'
+        const picked = end.id === part
+        const short = branches.some((branch) => branch.fate !== 'reaches')
         return (
           <g
-            key={branch.end.id}
-            onClick={onPick ? () => onPick(branch.end.id) : undefined}
-            style={{ cursor: 'pointer' }}
+            key={end.id}
+            onClick={onPick ? () => onPick(end.id) : undefined}
+            style={onPick ? { cursor: 'pointer' } : undefined}
           >
             <circle cx={x} cy={bottom} r={3.4 * unit} fill="var(--ink)" stroke="var(--paper)" strokeWidth={unit} />
             <rect
-              x={x - wide(branch.end.tag) / 2}
+              x={x - wide / 2}
               y={y - 7 * unit}
-              width={wide(branch.end.tag)}
+              width={wide}
               height={14 * unit}
               rx={3 * unit}
               fill={picked ? 'var(--lamp)' : 'var(--paper)'}
@@ -310,7 +319,7 @@ function EndTags({
               dominantBaseline="central"
               fill={picked ? '#15181a' : 'var(--ink)'}
             >
-              {branch.end.tag}
+              {label}
             </text>
           </g>
         )
@@ -344,7 +353,10 @@ export function colourOf(kit: Kit, part: string): string {
   if (part === 'trunk') return '#4a4f52'
   const end = kit.ends.find((item) => item.id === part)
   if (end?.type === 'inline-pair') {
-    const line = end.lines.find((item) => item.does !== 'pass') ?? end.lines[0]
+    const line =
+      end.lines.find((item) => item.does === 'interrupt') ??
+      end.lines.find((item) => item.does === 'tap') ??
+      end.lines[0]
     return colourHex[line.colour.base]
   }
   if (end?.type === 'flying-lead' || end?.type === 'ring') return colourHex[end.colour.base]

@@ -80,7 +80,7 @@ function HeadDrawing({
   const at = (a: number, r: number): [number, number] => [110 + r * Math.cos(a), 62 + r * Math.sin(a)]
   const [mx, my] = at(rest + turn, radius)
   const [fx, fy] = [196, side === 'right' ? 96 : 28]
-  const sag = 10 + Math.max(0, slack.straightM) * 160 - (side === 'right' ? -1 : 1) * angle * 14
+  const sag = 10 + Math.min(0.16, Math.max(0, slack.straightM)) * 160 - (side === 'right' ? -1 : 1) * angle * 14
   const [hx, hy] = at(Math.PI + turn, 62)
   return (
     <svg

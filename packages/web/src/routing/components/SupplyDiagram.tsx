@@ -94,7 +94,12 @@ function JointMark({ joint, x }: { joint: LineJoint; x: number }) {
         </g>
       )
     case 'module':
-      return <rect x={x - 30} y={62} width={60} height={44} rx={7} fill="var(--ink)" />
+      return (
+        <g>
+          <rect x={x - 30} y={62} width={60} height={44} rx={7} fill="var(--ink)" />
+          <circle cx={x + 18} cy={74} r={4.5} fill="var(--lamp)" />
+        </g>
+      )
     case 'ground':
       return <path d={`M${x} 84v8M${x - 18} 92h36M${x - 11} 99h22M${x - 5} 106h10`} {...line} fill="none" />
     case 'joint':
