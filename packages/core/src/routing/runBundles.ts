@@ -15,8 +15,9 @@ export function bundlesOf(
   trunk: RoutedTrunk,
   branches: readonly RoutedBranch[],
 ): PassageBundle[] {
-  const areas = new Map<string, number[]>()
-  const add = (passage: string, more: readonly number[]) => areas.set(passage, [...(areas.get(passage) ?? []), ...more])
+  const lying = new Map<string, Lying[]>()
+  const add = ({ passage, from, to }: Stretch, wires: readonly number[]) =>
+    lying.set(passage, [...(lying.get(passage) ?? []), { from: Math.min(from, to), to: Math.max(from, to), wires }])
   let passed = 0
   for (const stretch of trunk.stretches) {
     // A wire is in the trunk up to its break-out; what ends beyond the path's end is bundled there and counts throughout.
