@@ -4,7 +4,7 @@ import { launchOptions } from './support/browser.ts'
 export default defineConfig({
   testDir: '.',
   outputDir: '../.cache/e2e',
-  timeout: 90_000,
+  timeout: 180_000,
   expect: { timeout: 15_000 },
   workers: 2,
   fullyParallel: true,

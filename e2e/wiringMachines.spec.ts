@@ -48,7 +48,7 @@ const fittings = [
 ] as const
 
 for (const [machine, kit] of fittings)
-  test(`${kit} on ${machine}, opened, hooked up, woken and closed by space bar, and nothing is wrong`, async ({
+  test(`${kit} on ${machine}, opened, laid, hooked up, tied, woken and closed by space bar, and nothing is wrong`, async ({
     page,
     app,
   }) => {
@@ -62,10 +62,17 @@ for (const [machine, kit] of fittings)
     await bySpaceBar(page, id, 'open-up')
     const opened = await entriesOf(app, id)
     expect(opened.some((entry) => entry.kind === 'cover-off')).toBe(true)
+    await bySpaceBar(page, id, 'lay-loom')
+    for (const picture of ['Places', 'Power', 'Lengths', 'Way']) {
+      await page.getByRole('tab', { name: picture }).click()
+      await expect(page.getByRole('tabpanel')).toBeVisible()
+    }
+    await expect(page.getByText(/mm short/)).toHaveCount(0)
+    const laid = (await entriesOf(app, id)).length
     await page.goto(`/job/${id}/hook-up`)
     await expect(page.getByRole('heading', { name: /^0 of \d+ ends connected$/ })).toBeVisible()
     const last = page.getByRole('heading', { name: 'Every end is connected' })
-    for (let done = opened.length + 1; done < opened.length + 90; done++) {
+    for (let done = laid + 1; done < laid + 90; done++) {
       await page.keyboard.press('Space')
       await expect(page.getByRole('button', { name: `Journal ${done}` })).toBeVisible()
       if (await last.isVisible()) break
@@ -80,6 +87,7 @@ for (const [machine, kit] of fittings)
     const wiring = await (await fetch(`${app.url}/api/jobs/${id}/wiring`)).json()
     expect(wiring.findings.filter((finding: { severity: string }) => finding.severity !== 'note')).toEqual([])
     expect(wiring.traces.asBuilt).toEqual(wiring.traces.planned)
+    await bySpaceBar(page, id, 'tie-down')
     await bySpaceBar(page, id, 'wake')
     await bySpaceBar(page, id, 'close-up')
     await expect(page.getByRole('region', { name: 'Parts tray' })).toContainText('Empty.')

@@ -13,6 +13,25 @@ export { accessContradictions, coverCycle } from './accessContradictions.ts'
 export { acrossFlats, fastenerWords, minutesText, readFasteners, readMinutes, toolOf } from './readFasteners.ts'
 export { netAt, wireAt, wiresOfConnector } from './lookUp.ts'
 export { cavityKey, machineIndex, type CavityPlace, type MachineIndex } from './machineIndex.ts'
+export {
+  emptyPassageRow,
+  emptyPlaceRow,
+  passageRow,
+  placeRow,
+  routePoints,
+  servesText,
+  withPassage,
+  withPlace,
+  withPointAt,
+  withServes,
+  withSpot,
+  withSteering,
+  withoutPassage,
+  withoutSpot,
+  type PassageRow,
+  type PlaceRow,
+} from './editRoute.ts'
+export { hazardsText, readHazards } from './readHazards.ts'
 export { routeContradictions } from './routeContradictions.ts'
 export { machineGaps, type DossierGap } from './findGaps.ts'
 export { gridCavities, type FaceLayout } from './gridCavities.ts'

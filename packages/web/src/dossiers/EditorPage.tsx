@@ -1,4 +1,5 @@
 import { accessGaps } from '@tidy-badger/core/access'
+import { routeGaps } from '@tidy-badger/core/routing'
 import {
   machineGaps,
   parseMachine,
@@ -20,6 +21,8 @@ import { CoverTable } from './components/CoverTable.tsx'
 import { NewPlug } from './components/NewPlug.tsx'
 import { PastePinout } from './components/PastePinout.tsx'
 import { PlugDetails } from './components/PlugDetails.tsx'
+import { RouteMap } from './components/RouteMap.tsx'
+import { PassageTable, PlaceTable } from './components/RouteTables.tsx'
 import { ReadingOrder } from './components/ReadingOrder.tsx'
 import { StudTable } from './components/StudTable.tsx'
 import { WireGrid } from './components/WireGrid.tsx'
@@ -115,6 +118,15 @@ function Editor({ id, machine }: { id: string; machine: Machine }) {
       <div className="mt-6">
         <CoverTable machine={machine} />
       </div>
+      <div className="mt-6">
+        <RouteMap machine={machine} />
+      </div>
+      <div className="mt-6">
+        <PassageTable machine={machine} />
+      </div>
+      <div className="mt-6">
+        <PlaceTable machine={machine} />
+      </div>
       <div className="mt-6 grid gap-8 lg:grid-cols-2">
         <CircuitTable machine={machine} />
         <StudTable machine={machine} />
@@ -142,7 +154,11 @@ function SavedState() {
 function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (connector: string) => void }) {
   const navigate = useNavigate()
   const client = useQueryClient()
-  const gaps = [...machineGaps(machine), ...((machine.covers ?? []).length > 0 ? accessGaps(machine) : [])]
+  const gaps: { at: { connector?: string }; says: string; remedy: string }[] = [
+    ...machineGaps(machine),
+    ...((machine.covers ?? []).length > 0 ? accessGaps(machine) : []),
+    ...routeGaps(machine).map(({ message }) => ({ at: {}, says: message, remedy: '' })),
+  ]
   const parsed = parseMachine(machine)
   const problems = parsed.ok ? [] : parsed.problems
   const finish = async (draft: boolean) => {

@@ -1,2 +1,3 @@
 export { keepPhoto } from './keepPhoto.ts'
 export { Photo } from './components/Photo.tsx'
+export { shrinkPhoto } from './shrinkPhoto.ts'

@@ -1,4 +1,5 @@
 import { readMinutes } from '../readFasteners.ts'
+import { readHazards } from '../readHazards.ts'
 import {
   placeUses,
   type Bulkhead,
@@ -79,6 +80,12 @@ function parts(text: string): string[] {
     .filter((part) => part !== '')
 }
 
+function hazardsOf(text: string, line: string): Hazard[] {
+  const hazards = readHazards(text)
+  if (!hazards.ok) throw new Error(`sheet: ${hazards.problems[0].message} In "${line}"`)
+  return hazards.value
+}
+
 function readPassage(line: string, taken: Map<string, number>): Passage {
   const [ends, name, length, hazards, options] = fields(line, 5)
   const [from, to] = ends.split('>').map((end) => end.trim())
@@ -90,7 +97,7 @@ function readPassage(line: string, taken: Map<string, number>): Passage {
     name,
     from,
     to,
-    hazards: parts(hazards).map((text) => readHazard(text, line)),
+    hazards: hazardsOf(hazards, line),
   }
   if (length !== '') passage.lengthM = Number(length)
   for (const option of parts(options)) {
@@ -110,26 +117,6 @@ function readPassage(line: string, taken: Map<string, number>): Passage {
     } else throw new Error(`sheet: option "${option}" is not understood in "${line}"`)
   }
   return passage
-}
-
-function readHazard(text: string, line: string): Hazard {
-  const [kind, ...rest] = text.split(' ')
-  switch (kind) {
-    case 'hot':
-      return { kind, surfaceC: Number(rest[0]), clearMm: Number(rest[1]), what: rest.slice(2).join(' ') }
-    case 'moving':
-      return { kind, swingMm: Number(rest[0]), what: rest.slice(1).join(' ') }
-    case 'pinch':
-    case 'sharp':
-    case 'barred':
-      return { kind, what: rest.join(' ') }
-    case 'wet':
-      return { kind }
-    case 'shakes':
-      return { kind: 'vibration' }
-    default:
-      throw new Error(`sheet: hazard "${text}" is not understood in "${line}"`)
-  }
 }
 
 function readPlace(line: string): [string, PlaceFigures & { use?: PlaceUse }] {

@@ -20,15 +20,18 @@ interface Tables extends DBSchema {
   logs: { key: string; value: Blob }
   /** Bytes of photos by hash, until they are sent. */
   photos: { key: string; value: Blob }
+  /** Pictures of a machine behind its points while they are written down, by draft and view. */
+  backgrounds: { key: string; value: Blob }
 }
 
 let opened: Promise<IDBPDatabase<Tables>> | undefined
 
 /** What this device keeps, so that a reload or a lost link loses nothing. */
 export function deviceStore(): Promise<IDBPDatabase<Tables>> {
-  opened ??= openDB<Tables>('tidy-badger', 2, {
+  opened ??= openDB<Tables>('tidy-badger', 3, {
     upgrade(db, from) {
       if (from < 2) db.createObjectStore('photos')
+      if (from < 3) db.createObjectStore('backgrounds')
       if (from > 0) return
       db.createObjectStore('answers')
       db.createObjectStore('journals')
