@@ -4,11 +4,13 @@ import { quadEngine, rideCsv, simulateRide } from '@tidy-badger/core/engine-sim'
 import { readLogBytes, suggestTrims } from '@tidy-badger/core/fuel-trim'
 import { planAccess } from '@tidy-badger/core/access'
 import { daySpread, jobDay, jobTargets, replay, requireTrimBasis, type NewEntry } from '@tidy-badger/core/jobs'
+import { planRoutes } from '@tidy-badger/core/routing'
 import { checkWiring, plannedConnections, proposeMatches, ruleCatalogue } from '@tidy-badger/core/wiring'
 import { launchOptions } from '../e2e/support/browser.ts'
 import { runApp } from '../e2e/support/runApp.ts'
 import { proofFigures, rideCase } from '../packages/core/src/fuel-trim/rideCase.ts'
 import { randomAccess } from '../packages/core/src/access/randomAccessCase.ts'
+import { randomRoute } from '../packages/core/src/routing/randomRouteCase.ts'
 import { gorseCase } from '../packages/core/src/wiring/gorseCase.ts'
 import { plantMistakes } from '../packages/core/src/wiring/plantedCase.ts'
 import { randomLoom } from '../packages/core/src/wiring/randomLoomCase.ts'
@@ -83,6 +85,37 @@ function benchAccess(): void {
   say('day of the four-cylinder job', ms(times(20, () => jobDay(dossiers, state))))
   const day = { ...jobDay(dossiers, state), people: 2 as const }
   say('  its P50 and P90 for two people, in the worker', ms(times(10, () => daySpread(day))))
+}
+
+function benchRouting(): void {
+  for (const { name, machine, kit } of fittings) {
+    if (name.includes(',')) continue
+    const matches = proposeMatches(machine, kit)
+    const plan = planRoutes(machine, kit, { matches })
+    if (!plan.ok) throw new Error(plan.problems[0].message)
+    const [first] = plan.value.places
+    say(
+      `route: ${name}, ${plan.value.places.length} places, ${first.branches.length} branches`,
+      ms(times(20, () => planRoutes(machine, kit, { matches }))),
+      plan.value.exact ? 'exact' : 'NOT exact',
+    )
+  }
+  const taken: number[] = []
+  let exact = 0
+  for (let seed = 1; seed <= 32; seed++) {
+    const { machine, kit, matches } = randomRoute(seed, { points: 160, passages: 300, places: 12, branches: 10 })
+    const start = performance.now()
+    const plan = planRoutes(machine, kit, { matches })
+    if (seed > 2) taken.push(performance.now() - start)
+    if (plan.ok) exact += plan.value.places.filter((place) => place.exact).length
+  }
+  taken.sort((a, b) => a - b)
+  say(
+    'route: 12 places, 10 branches, 300 passages, p50 / worst',
+    ms({ p50: taken[taken.length >> 1], p95: taken[taken.length - 1] }),
+    'limit 150 ms',
+  )
+  say('  places planned exactly', `${exact} of ${32 * 12}`)
 }
 
 function benchWiring(): void {
@@ -233,12 +266,37 @@ async function benchBrowser(): Promise<void> {
   const held = await page.evaluate(() => (window as unknown as { held: number[] }).held)
   say('trim page opened to the suggestion, 28,800 rows', `${trim.toFixed(0)} ms`)
   say('longest hold of the screen meanwhile', `${Math.max(0, ...held).toFixed(0)} ms`, 'limit 50 ms')
+  await page.goto('/job/demo-pass-rider/open-up')
+  await page.getByText('From above').first().waitFor()
+  await page.waitForTimeout(1500)
+  await page.evaluate(() => {
+    const held: number[] = []
+    Object.assign(window, { held })
+    new PerformanceObserver((list) => held.push(...list.getEntries().map((entry) => entry.duration))).observe({
+      type: 'longtask',
+    })
+  })
+  const longest = async () => {
+    await page.waitForTimeout(600)
+    const list = await page.evaluate(() => (window as unknown as { held: number[] }).held.splice(0))
+    return `${Math.max(0, ...list).toFixed(0)} ms`
+  }
+  await page.getByRole('link', { name: /^Lay loom/ }).click()
+  await page.getByText('Branch by branch').waitFor()
+  say('lay loom opened, four cylinders: longest hold of the screen', await longest(), 'limit 50 ms')
+  for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowDown')
+  say('  going through branches', await longest(), 'limit 50 ms')
+  for (const tab of ['Places', 'Power', 'Lengths']) {
+    await page.getByRole('tab', { name: tab }).click()
+    say(`  ${tab} opened`, await longest(), 'limit 50 ms')
+  }
   await browser.close()
   await app.stop()
 }
 
 benchReplay()
 benchAccess()
+benchRouting()
 benchWiring()
 benchFit()
 benchProof()

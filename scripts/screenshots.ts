@@ -21,6 +21,15 @@ async function pickTank(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Tank off/ }).click()
 }
 
+/** A copy of the quad as a draft, its map in sight. */
+async function openCopy(page: Page): Promise<void> {
+  await page.getByLabel('Maker').fill('Sill Bridge')
+  await page.getByLabel('Model').fill('Gorse of the yard')
+  await page.getByLabel('Start from').selectOption({ label: 'a copy of Pellick Gorse 430' })
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page.getByRole('heading', { name: 'Where a loom can lie' }).scrollIntoViewIfNeeded()
+}
+
 const views: View[] = [
   { name: 'yard', path: '/', sign: 'In the yard' },
   { name: 'check-kit', path: '/job/demo-guest-house/check-kit', sign: 'Bus terminator is missing' },
@@ -28,7 +37,26 @@ const views: View[] = [
   { name: 'hook-up', path: '/job/demo-hut-7/hook-up', sign: '3 of 7 ends connected' },
   { name: 'take-in', path: '/job/demo-guest-house/take-in', sign: 'For this job' },
   { name: 'open-up', path: '/job/demo-guide-twin/open-up', sign: 'From above', before: pickTank },
-  { name: 'open-up-night', path: '/job/demo-long-haul/open-up', sign: 'From above', dark: true },
+  {
+    name: 'lay-loom',
+    path: '/job/demo-pass-rider/lay-loom',
+    sign: 'Branch by branch',
+    before: (page) => page.getByRole('button', { name: /Crank pair/ }).click(),
+  },
+  {
+    name: 'places',
+    path: '/job/demo-tow-truck/lay-loom',
+    sign: 'Branch by branch',
+    before: (page) => page.getByRole('tab', { name: 'Places' }).click(),
+  },
+  {
+    name: 'power-night',
+    path: '/job/demo-tourer/lay-loom',
+    sign: 'Branch by branch',
+    dark: true,
+    before: (page) => page.getByRole('tab', { name: 'Power' }).click(),
+  },
+  { name: 'route-editor', path: '/dossiers', sign: 'Machines', before: openCopy },
   { name: 'open-up-phone', path: '/job/demo-trail/open-up', sign: 'From above', phone: true },
   {
     name: 'day',
@@ -41,11 +69,6 @@ const views: View[] = [
   },
   { name: 'devices', path: '/bench', sign: 'Code to type on the device' },
   { name: 'hook-up-stop', path: '/job/demo-ropeway/hook-up', sign: 'Part the two halves' },
-  {
-    name: 'hook-up-four',
-    path: '/job/demo-pass-rider/hook-up?end=crank',
-    sign: '3 of 19 ends connected',
-  },
   {
     name: 'card',
     path: '/job/demo-guide-twin/hook-up?end=neutral',
@@ -63,15 +86,6 @@ const views: View[] = [
     path: '/job/demo-saloon/hook-up?end=throttle',
     sign: '2 of 9 ends connected',
     before: (page) => page.keyboard.press('4'),
-  },
-  {
-    name: 'lookalikes',
-    path: '/job/demo-pass-rider/hook-up?end=crank',
-    sign: '3 of 19 ends connected',
-    before: async (page) => {
-      await page.getByRole('button', { name: 'See both plugs side by side' }).click()
-      await page.getByRole('button', { name: 'Speed sensor plug' }).click()
-    },
   },
   { name: 'dossier', path: '/dossiers/machine/hallam-voss-packhorse-62', sign: '57 plugs' },
   { name: 'trim', path: '/job/demo-upper-alp/trim', sign: 'rows used' },

@@ -2,6 +2,7 @@ import { wireAt, wireName, type KitEnd, type WireColour } from '../dossiers/inde
 import {
   currentTrim,
   differences,
+  electricsOf,
   jobFindings,
   openStops,
   planOf,
@@ -50,6 +51,8 @@ export interface HandbackSheet {
   earlierWork: string[]
   /** Where it was built otherwise than planned. */
   differences: string[]
+  /** Where the module sits, along which passages each part of the loom lies, and what feeds it. */
+  lies: string[]
   /** Taken off and not put back, and why. */
   leftOff: string[]
   /** What the owner was told, and who heard it. */
@@ -123,6 +126,7 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
       (item) =>
         `${kit.ends.find((end) => end.id === item.kitEnd)?.name ?? item.kitEnd}: ${item.built}, planned ${item.planned}.${item.accepted ? ` ${item.accepted.reason}` : ''}`,
     ),
+    lies: liesOf(dossiers, state),
     leftOff: trayOf(dossiers, state).map(
       ({ cover, leftOff }) =>
         `${cover.name}: ${leftOff ? `${leftOff.reason} (${leftOff.by ?? 'nobody named'})` : 'still in the tray'}`,
@@ -142,6 +146,25 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
       `${kit.model}, dossier version ${kit.version}: ${kit.source}`,
     ],
   }
+}
+
+/** What the next person looks for first: the module, then the loom, part by part, then the feed. */
+function liesOf(dossiers: JobDossiers, state: JobState): string[] {
+  const { machine, kit } = dossiers
+  const passage = (id: string) => machine.passages?.find((item) => item.id === id)?.name ?? id
+  const place = machine.places?.find((item) => item.id === state.mounted?.place)
+  const routes = Object.entries(state.routes).flatMap(([part, { passages }]) => {
+    const name = part === 'trunk' ? 'Trunk' : (kit.ends.find((end) => end.id === part)?.name ?? part)
+    return passages.length > 0 ? [`${name}: ${passages.map(passage).join(', ')}.`] : []
+  })
+  const [feed] = electricsOf(dossiers, state).feeds
+  return [
+    ...(place
+      ? [`${kit.module.name}: ${place.name}, ${place.place}${state.mounted?.trial ? ', not fixed yet' : ''}.`]
+      : []),
+    ...routes,
+    ...(place && feed ? [`Fed from: ${feed.name}, ${feed.where}.`] : []),
+  ]
 }
 
 function sheetConnection({ machine, kit }: JobDossiers, state: JobState, end: KitEnd): SheetConnection {

@@ -102,3 +102,16 @@ describe('hand-back sheet', () => {
     expect(sheet.sources[0]).toContain('dossier version 3')
   })
 })
+
+test('the sheet says where module and loom lie once they are laid, and nothing before', () => {
+  const state = replay(dossiers, [
+    { id: 'm', kind: 'mounted', place: 'rack-plate', trial: false },
+    { id: 'r', kind: 'routed', part: 'coil', passages: ['airbox-spine', 'spine-coil-rail'], replaces: null },
+  ])
+  expect(handbackSheet(dossiers, job, state).lies).toEqual([
+    'P1 module: Under the rear rack, flat plate beside the tow plate.',
+    'Coil pair: past the airbox clamp, down the left frame rail.',
+    "Fed from: From the injectors' own feed, in the injector pairs.",
+  ])
+  expect(handbackSheet(dossiers, job, replay(dossiers, [])).lies).toEqual([])
+})

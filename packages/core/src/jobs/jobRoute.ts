@@ -7,7 +7,7 @@ import {
   type SupplyLine,
 } from '../electrical/index.ts'
 import { planRoutes, type RankedPlace, type RoutePlan } from '../routing/index.ts'
-import type { Outcome } from '../shared/index.ts'
+import { success, type Outcome } from '../shared/index.ts'
 import { mountPlaceOf } from './accessChoices.ts'
 import type { JobDossiers, JobState } from './model.ts'
 import { planOf } from './planOf.ts'
@@ -42,12 +42,25 @@ export const routesOf = cachedBy((dossiers, state): Outcome<RoutePlan> | null =>
   })
 })
 
-/** The loom as it is to lie from the place the module goes to; null where that cannot be planned. */
-export function plannedLoom(dossiers: JobDossiers, state: Chosen): RankedPlace | null {
-  const routes = routesOf(dossiers, state)
+/** The loom laid from the place the module goes to, that place alone; null for a machine without passages. */
+export const plannedRoute = cachedBy((dossiers, state): Outcome<RankedPlace> | null => {
+  const { machine, kit } = dossiers
   const place = mountPlaceOf(dossiers, state)
-  if (!routes?.ok) return null
-  return routes.value.places.find((item) => item.place.id === place?.id) ?? null
+  if (!machine.passages || machine.passages.length === 0 || !place) return null
+  const plan = planRoutes(machine, kit, {
+    placeId: place.id,
+    matches: planOf(dossiers, state),
+    far: farPlacesOf(machine, state),
+    school: mountSchoolOf(state),
+    limit: quickNodes,
+  })
+  return plan.ok ? success(plan.value.places[0]) : plan
+})
+
+/** The loom as it is to lie; null where that cannot be planned. */
+export function plannedLoom(dossiers: JobDossiers, state: Chosen): RankedPlace | null {
+  const route = plannedRoute(dossiers, state)
+  return route?.ok ? route.value : null
 }
 
 export interface JobElectrics {

@@ -56,6 +56,7 @@ export async function sheetPdf(
       ...list('Left by earlier fitters', sheet.earlierWork),
       ...list('Built otherwise than planned', sheet.differences),
       ...list('Not back on', sheet.leftOff),
+      ...list('Where it lies', sheet.lies),
       ...list('Told to the owner', sheet.told),
       ...list('Notes', sheet.notes),
       section('Back to stock'),

@@ -1,4 +1,4 @@
-import { plannedLoom, routesOf } from '@tidy-badger/core/jobs'
+import { plannedRoute } from '@tidy-badger/core/jobs'
 import { planRoutes, type MountSchool, type RankedPlace, type Stretch } from '@tidy-badger/core/routing'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
 import type { JobService, LoadedJob } from '../jobs/index.ts'
@@ -25,16 +25,15 @@ export function routingService(dossiers: DossierService, jobs: JobService) {
     /** A job with its planned loom. */
     async ofJob(id: string): Promise<{ job: LoadedJob; loom: RankedPlace }> {
       const job = await jobs.load(id)
-      const routes = routesOf(job.dossiers, job.state)
-      if (routes && !routes.ok) throw new Refusal('unprocessable', ...routes.problems)
-      const loom = plannedLoom(job.dossiers, job.state)
-      if (!loom)
+      const route = plannedRoute(job.dossiers, job.state)
+      if (route && !route.ok) throw new Refusal('unprocessable', ...route.problems)
+      if (!route)
         throw new Refusal('unprocessable', {
           code: 'no-passages',
           path: 'machine.passages',
           message: `Where a loom can lie on the ${job.dossiers.machine.model} is not written down. Add its passages first.`,
         })
-      return { job, loom }
+      return { job, loom: route.value }
     },
   }
 }

@@ -24,7 +24,7 @@ const pictureNames: Record<LoomPicture, string> = {
 
 /** Where the loom lies: for laying it and holding the module to its place, and for dressing and tying it. */
 export function LoomPage({ station }: { station: Station }) {
-  const { dossiers, state, loom, routes, lies, toggle } = useLoom()
+  const { dossiers, state, loom, troubles, lies, toggle } = useLoom()
   const { picture, part, marking, whole } = useLoomView()
   const items = workOf(dossiers, state, station)
   const { item: picked } = useWorkSelection()
@@ -131,7 +131,7 @@ export function LoomPage({ station }: { station: Station }) {
                   </div>
                 </div>
               ) : (
-                <NoRoute why={routes && !routes.ok ? routes.problems.map((problem) => problem.message) : []} />
+                <NoRoute why={troubles} />
               )}
             </div>
           </Tabs.Content>

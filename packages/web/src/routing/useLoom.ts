@@ -1,17 +1,18 @@
-import { mountPlaceOf, plannedLoom, plannedPassages, routesOf } from '@tidy-badger/core/jobs'
+import { mountPlaceOf, plannedPassages, plannedRoute } from '@tidy-badger/core/jobs'
 import { useJob } from '../jobs/index.ts'
 
 /** The planned loom of the open job, what was written down of it, and how to write down more. */
 export function useLoom() {
   const view = useJob()
   const { dossiers, state, write } = view
-  const routes = routesOf(dossiers, state)
-  const loom = plannedLoom(dossiers, state)
+  const route = plannedRoute(dossiers, state)
+  const loom = route?.ok ? route.value : null
   const planned = new Map((loom ? plannedPassages(loom) : []).map(({ part, passages }) => [part, passages]))
   const lies = (part: string) => state.routes[part]?.passages ?? planned.get(part) ?? []
   return {
     ...view,
-    routes,
+    /** What keeps the loom from being planned. */
+    troubles: route && !route.ok ? route.problems.map((problem) => problem.message) : [],
     loom,
     place: mountPlaceOf(dossiers, state),
     planned,

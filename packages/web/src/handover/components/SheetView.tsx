@@ -11,6 +11,7 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
     ['Left by earlier fitters', sheet.earlierWork],
     ['Built otherwise than planned', sheet.differences],
     ['Not back on', sheet.leftOff],
+    ['Where it lies', sheet.lies],
     ['Told to the owner', sheet.told],
   ]
   const extra = sections.filter(([, lines]) => lines.length > 0)

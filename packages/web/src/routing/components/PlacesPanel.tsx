@@ -1,4 +1,4 @@
-import { farChoice, farPlacesOf, mountSchoolOf } from '@tidy-badger/core/jobs'
+import { farChoice, farPlacesOf, mountSchoolOf, routesOf } from '@tidy-badger/core/jobs'
 import { mountReasons, mountSchools, placesFor, type RankedPlace } from '@tidy-badger/core/routing'
 import { Ban, Check } from 'lucide-react'
 import type { ReactNode } from 'react'
@@ -9,7 +9,8 @@ import { School } from './School.tsx'
 
 /** The two best places side by side, the others with why they lost, and how this shop chooses. */
 export function PlacesPanel() {
-  const { dossiers, state, routes, place, choose } = useLoom()
+  const { dossiers, state, place, choose } = useLoom()
+  const routes = routesOf(dossiers, state)
   if (!routes?.ok)
     return (
       <p className="text-[17px]">
