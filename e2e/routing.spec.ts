@@ -76,6 +76,7 @@ test('places side by side: another one moves the plan, one that is no good says 
   const wiring = await (await fetch(`${app.url}/api/jobs/${id}/wiring`)).json()
   expect(wiring.findings.map((finding: { rule: string }) => finding.rule)).toContain('lead-short')
   await page.goto(`/job/${id}/check-kit`)
+  await page.getByRole('tab', { name: 'Uses up' }).click()
   await expect(page.getByText(/^Wire for /).first()).toBeVisible()
 })
 

@@ -1,5 +1,4 @@
 import type { Flavour } from '../shared/index.ts'
-import type { PlaceFigures, PlaceUse } from './routeModel.ts'
 
 export type CoverId = Flavour<'cover'>
 export type PlaceId = Flavour<'place'>
@@ -82,6 +81,27 @@ export interface Cover {
   how?: string
   caution?: string
 }
+
+/** What a mount place offers. What is not known is not written, and is asked for where it matters. */
+export interface PlaceFigures {
+  /** Room for the module: length, width, height, mm. */
+  roomMm?: [number, number, number]
+  surface?: 'flat' | 'bracket' | 'tray' | 'strap'
+  /** As warm as it gets, °C. */
+  maxC?: number
+  vibration?: 'low' | 'some' | 'high'
+  wet?: boolean
+  /** Not seen by a passer-by. */
+  hidden?: boolean
+  /** The module's lamp is seen without taking anything off. */
+  lampSeen?: boolean
+  /** Within the driver's view and reach. */
+  dash?: boolean
+}
+
+/** What can sit at a place: the module itself, or what hangs on one of its leads. */
+export const placeUses = ['module', 'dial', 'sensor', 'switch'] as const
+export type PlaceUse = (typeof placeUses)[number]
 
 /** A place where a module can sit, or a dial, a sensor, a switch of its own. */
 export interface MountPlace extends PlaceFigures {

@@ -4,6 +4,7 @@ import {
   bodyForms,
   driveKinds,
   fastenerKinds,
+  placeUses,
   wayFroms,
   type AccessWay,
   type Body,
@@ -16,7 +17,6 @@ import {
 } from './accessModel.ts'
 import { id, positive, words } from './partSchemas.ts'
 import { placeFigures } from './placeFigures.ts'
-import { placeUses } from './routeModel.ts'
 
 const minute = z.number().min(0).max(6000)
 export const minutes = z

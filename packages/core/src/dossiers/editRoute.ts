@@ -1,10 +1,10 @@
 import { failure, success, type Outcome, type Problem } from '../shared/index.ts'
-import type { MountPlace } from './accessModel.ts'
+import type { MountPlace, PlaceUse } from './accessModel.ts'
 import { idFrom } from './editMachine.ts'
 import type { Machine } from './model.ts'
 import { readMinutes } from './readFasteners.ts'
 import { hazardsText, readHazards } from './readHazards.ts'
-import type { Bulkhead, Passage, PlaceUse, PointAt, Spot } from './routeModel.ts'
+import type { Bulkhead, Passage, PointAt, Spot } from './routeModel.ts'
 
 /** A passage as it is typed, one field each. */
 export interface PassageRow {

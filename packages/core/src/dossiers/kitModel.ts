@@ -1,5 +1,4 @@
-import type { PlaceId } from './accessModel.ts'
-import type { PlaceUse } from './routeModel.ts'
+import type { PlaceId, PlaceUse } from './accessModel.ts'
 import type { Cavity, KitEndId, KitId, MachineId, Shell, Step, StudId, WireColour } from './model.ts'
 import type { SignalSort } from './signals.ts'
 

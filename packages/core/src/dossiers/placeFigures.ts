@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { ShapeOf } from '../shared/index.ts'
 import { positive } from './partSchemas.ts'
-import type { PlaceFigures } from './routeModel.ts'
+import type { PlaceFigures } from './accessModel.ts'
 
 /** What a mount place offers; all of it may be missing. */
 export const placeFigures = {

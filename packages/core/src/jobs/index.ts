@@ -57,8 +57,15 @@ export { accessOf, alsoCost, coverName, jobTargets, targetPlace } from './jobAcc
 export { daySpread, jobDay, jobTasks, wordsOf, type DayTask, type JobDay, type LearntTimes } from './jobTasks.ts'
 export { learntTimes, measuredMinutes, type MeasuredMinutes, type TimeSample } from './measuredMinutes.ts'
 export { consumables, missingTools, toolsNeeded, type Consumable, type ToolNeed } from './materials.ts'
-export { electricsOf, loomPassages, plannedLoom,
-  plannedRoute, plannedPassages, routesOf, type JobElectrics } from './jobRoute.ts'
+export {
+  electricsOf,
+  loomPassages,
+  plannedLoom,
+  plannedRoute,
+  plannedPassages,
+  routesOf,
+  type JobElectrics,
+} from './jobRoute.ts'
 export {
   farChoice,
   farPlacesOf,

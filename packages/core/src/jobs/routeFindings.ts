@@ -2,7 +2,7 @@ import { feedCardOf, judgeFeed, judgeGround, supplyOf } from '../electrical/inde
 import { asHeading, inSentence } from '../dossiers/index.ts'
 import { judgeRoute, placeAgainst, type RankedPlace, type RoutedBranch } from '../routing/index.ts'
 import { ruleCatalogue, type Finding, type FindingPlace, type RuleId } from '../wiring/index.ts'
-import { electricsOf, loomPassages, plannedLoom } from './jobRoute.ts'
+import { electricsOf, loomPassages, plannedRoute } from './jobRoute.ts'
 import type { JobDossiers, JobState } from './model.ts'
 
 const mm = (metres: number) => `${Math.round(metres * 1000)} mm`
@@ -17,8 +17,12 @@ export function routeFindings(dossiers: JobDossiers, state: JobState): Finding[]
   const findings: Finding[] = []
   const say = (rule: RuleId, at: FindingPlace, reason: string, remedy: string) =>
     findings.push({ rule, severity: ruleCatalogue[rule].severity, at, reason, remedy })
-  const loom = plannedLoom(dossiers, state)
-  if (loom) {
+  const route = plannedRoute(dossiers, state)
+  if (route && !route.ok)
+    for (const { message } of route.problems)
+      say('place-unfit', {}, message, 'Choose another place, or write down the passage a loom would take.')
+  if (route?.ok) {
+    const loom = route.value
     for (const against of placeAgainst(loom.place, dossiers.kit))
       say('place-unfit', {}, against, 'Choose another place: the others stand beside it with what they are better at.')
     for (const bundle of loom.bundles)

@@ -13,8 +13,6 @@ const exitM = 0.04
 /** An extension is cut in such steps, and takes so much for its joint, m. */
 const extensionStepM = 0.05
 const tenths = (metres: number) => Math.round(metres * 1e4)
-/** Ways longer than supplied are looked at up to so much extension, m. */
-const furthestExtensionM = 3
 
 export interface LoomToLay {
   machine: Machine
@@ -56,7 +54,8 @@ export function prepareLoom(machine: Machine, kit: Kit, ends: readonly LoomEnd[]
     if (!end.target) continue
     const at = nodeOfTarget(graph, machine, end.target)
     if (!at) continue
-    const reach = tenths(kit.trunkM + end.branchM + furthestExtensionM)
+    // A way longer than the branch is only ever taken where it is the shortest.
+    const reach = tenths(end.branchM) - tenths(end.loopM + at.lastM)
     routes.set(end.id, { ...at, ...branchRoutes(graph, at.node, bundleAreaMm2(end.areasMm2), reach) })
   }
   return { machine, kit, ends, routes }

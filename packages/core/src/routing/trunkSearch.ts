@@ -113,6 +113,9 @@ function doseUpTo(edge: RouteEdge, at: number): number {
   return Math.round((edge.dose * at) / edge.need)
 }
 
+/** Longer than any edge, tenths of a mm. */
+const farthest = 2 ** 21
+
 const nowhere: BranchWay = { label: null, onEdge: null, need: 0, dose: 0, work: 0 }
 
 export function costOfWay(branch: SearchBranch, way: BranchWay | null): LoomCost {
@@ -135,14 +138,14 @@ export function searchTrunk(
   limit: number,
 ): { path: TrunkPath; exact: boolean } {
   const order = branches.map((_, i) => i).sort((a, b) => branches[a].breakOut - branches[b].breakOut)
-  const cache = new Map<string, { way: BranchWay | null; cost: LoomCost }>()
+  const cache = branches.map(() => new Map<number, { way: BranchWay | null; cost: LoomCost }>())
   const settle = (i: number, point: TrunkPoint) => {
-    const key = 'node' in point ? `${i}n${point.node}` : `${i}e${point.edge}a${point.at}`
-    let known = cache.get(key)
+    const key = 'node' in point ? -1 - point.node : point.edge * farthest + point.at
+    let known = cache[i].get(key)
     if (!known) {
       const way = bestWay(graph, branches[i], point)
       known = { way, cost: costOfWay(branches[i], way) }
-      cache.set(key, known)
+      cache[i].set(key, known)
     }
     return known
   }

@@ -1,17 +1,7 @@
 import { readMinutes } from '../readFasteners.ts'
 import { readHazards } from '../readHazards.ts'
-import {
-  placeUses,
-  type Bulkhead,
-  type Hazard,
-  type Passage,
-  type PlaceFigures,
-  type PlaceUse,
-  type PointAt,
-  type PowerFigures,
-  type Spot,
-  type Steering,
-} from '../routeModel.ts'
+import { placeUses, type PlaceFigures, type PlaceUse } from '../accessModel.ts'
+import type { Bulkhead, Hazard, Passage, PointAt, PowerFigures, Spot, Steering } from '../routeModel.ts'
 import { fields, linesOf, oneOf } from './sheetLines.ts'
 
 /** Where a loom can lie on a machine, as it is written down in the yard. */
