@@ -27,7 +27,7 @@ async function openCopy(page: Page): Promise<void> {
   await page.getByLabel('Model').fill('Gorse of the yard')
   await page.getByLabel('Start from').selectOption({ label: 'a copy of Pellick Gorse 430' })
   await page.getByRole('button', { name: 'Write it down' }).click()
-  await page.getByRole('heading', { name: 'Where a loom can lie' }).scrollIntoViewIfNeeded()
+  await page.getByRole('heading', { name: 'Where a loom can lie' }).evaluate((heading) => heading.scrollIntoView())
 }
 
 const views: View[] = [

@@ -136,7 +136,7 @@ export function PointMap({
             }}
             onKeyDown={(event) => keys(event, point.id, place)}
           >
-            <circle cx={x} cy={y} r={16 * unit} fill="transparent" />
+            <circle cx={x} cy={y} r={16 * unit} fill="transparent" stroke="transparent" strokeWidth={3 * unit} />
             {point.spot ? (
               <circle
                 cx={x}

@@ -128,7 +128,9 @@ function PlaceColumn({
           </Button>
         )}
       </header>
-      <RouteDrawing machine={dossiers.machine} kit={dossiers.kit} loom={item} views={['side']} maxHeight={190} />
+      <div>
+        <RouteDrawing machine={dossiers.machine} kit={dossiers.kit} loom={item} views={['side']} maxHeight={190} />
+      </div>
       {!item.feasible && (
         <ul role="alert">
           {item.against.map((text) => (
