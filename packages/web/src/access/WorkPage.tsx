@@ -8,9 +8,10 @@ import {
   workOf,
 } from '@tidy-badger/core/jobs'
 import { placesFor } from '@tidy-badger/core/routing'
-import { Tabs } from 'radix-ui'
 import { useEffect, type ReactNode } from 'react'
 import { stationNames, useJob } from '../jobs/index.ts'
+import { Picture, Pictures, StationHeading } from '../ui/Pictures.tsx'
+import { School } from '../ui/School.tsx'
 import { Stage } from '../ui/Stage.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { AlsoPanel } from './components/AlsoPanel.tsx'
@@ -54,33 +55,15 @@ export function WorkPage({ station, children }: { station: Station; children?: R
   return (
     <Stage
       picture={
-        <Tabs.Root
-          value={picture}
-          onValueChange={(value) => {
-            const name = workPictures.find((known) => known === value)
-            if (name) showWorkPicture(name)
-          }}
+        <Pictures
+          heading={<StationHeading name={stationNames[station]} done={made} all={items.length} />}
+          names={workPictures.map(
+            (name) => [name, name === 'machine' && !withMachine ? 'Steps' : pictureNames[name]] as const,
+          )}
+          shown={picture}
+          onShow={showWorkPicture}
         >
-          <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-            <h2 className="text-[22px] font-bold">
-              {stationNames[station]}{' '}
-              <span className="figures text-[16px] font-normal text-quiet">
-                {made} of {items.length}
-              </span>
-            </h2>
-            <Tabs.List aria-label="Pictures" className="flex gap-1">
-              {workPictures.map((name) => (
-                <Tabs.Trigger
-                  key={name}
-                  value={name}
-                  className="min-h-11 border-b-4 border-transparent px-3 font-head font-semibold data-[state=active]:border-lamp"
-                >
-                  {name === 'machine' && !withMachine ? 'Steps' : pictureNames[name]}
-                </Tabs.Trigger>
-              ))}
-            </Tabs.List>
-          </div>
-          <Tabs.Content value="machine" tabIndex={-1}>
+          <Picture name="machine">
             <div className={withMachine ? 'flex gap-4 max-xl:flex-col-reverse' : ''}>
               <div className={withMachine ? 'xl:w-[296px] xl:shrink-0' : ''}>
                 <WorkList items={items} current={current} onPick={selectWork} />
@@ -94,14 +77,14 @@ export function WorkPage({ station, children }: { station: Station; children?: R
                 </div>
               )}
             </div>
-          </Tabs.Content>
-          <Tabs.Content value="day" tabIndex={-1}>
+          </Picture>
+          <Picture name="day">
             <DayPanel />
-          </Tabs.Content>
-          <Tabs.Content value="also" tabIndex={-1}>
+          </Picture>
+          <Picture name="also">
             <AlsoPanel />
-          </Tabs.Content>
-        </Tabs.Root>
+          </Picture>
+        </Pictures>
       }
       margin={<WorkMargin item={current} station={station} gated={gated} />}
       dock={
@@ -125,32 +108,17 @@ function Schools() {
   const place = mountPlaceOf(dossiers, state)
   return (
     <div className="mt-4 flex flex-col gap-4 border-t-2 border-line-soft pt-3">
-      <fieldset>
-        <legend className="mb-1 font-head font-bold">How the battery comes off</legend>
-        {batterySchoolsFor(machine).map((school) => (
-          <label key={school} className="flex min-h-11 cursor-pointer items-start gap-2.5 py-1">
-            <input
-              type="radio"
-              name="battery"
-              className="mt-0.5 size-5 !min-h-0 accent-[var(--lamp)]"
-              checked={school === now}
-              onChange={() =>
-                void write({
-                  kind: 'choice',
-                  choice: 'battery',
-                  value: school,
-                  replaces: state.choices.battery?.value ?? null,
-                })
-              }
-            />
-            <span>
-              {school}
-              <span className="block text-[15px] text-quiet">{schoolReasons[school]}</span>
-            </span>
-          </label>
-        ))}
-        <p className="text-[15px] text-quiet">Positive first is not offered: the spanner would arc on the frame.</p>
-      </fieldset>
+      <School
+        legend="How the battery comes off"
+        name="battery"
+        options={batterySchoolsFor(machine)}
+        reasons={schoolReasons}
+        now={now}
+        onChoose={(value) =>
+          void write({ kind: 'choice', choice: 'battery', value, replaces: state.choices.battery?.value ?? null })
+        }
+      />
+      <p className="text-[15px] text-quiet">Positive first is not offered: the spanner would arc on the frame.</p>
       {place && machine.places && (
         <label className="flex flex-col">
           <span className="font-head font-bold">Where the module goes</span>

@@ -1,9 +1,9 @@
 import type { Station } from '@tidy-badger/core/dossiers'
 import { workOf } from '@tidy-badger/core/jobs'
-import { Tabs } from 'radix-ui'
 import { useEffect } from 'react'
 import { selectWork, useWorkSelection, WorkDock, WorkList } from '../access/index.ts'
 import { stationNames } from '../jobs/index.ts'
+import { Picture, Pictures, StationHeading } from '../ui/Pictures.tsx'
 import { Stage } from '../ui/Stage.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { BranchList } from './components/BranchList.tsx'
@@ -63,33 +63,13 @@ export function LoomPage({ station }: { station: Station }) {
   return (
     <Stage
       picture={
-        <Tabs.Root
-          value={picture}
-          onValueChange={(value) => {
-            const name = loomPictures.find((known) => known === value)
-            if (name) showPicture(name)
-          }}
+        <Pictures
+          heading={<StationHeading name={stationNames[station]} done={items.length - open.length} all={items.length} />}
+          names={loomPictures.map((name) => [name, pictureNames[name]] as const)}
+          shown={picture}
+          onShow={showPicture}
         >
-          <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-            <h2 className="text-[22px] font-bold">
-              {stationNames[station]}{' '}
-              <span className="figures text-[16px] font-normal text-quiet">
-                {items.length - open.length} of {items.length}
-              </span>
-            </h2>
-            <Tabs.List aria-label="Pictures" className="flex gap-1">
-              {loomPictures.map((name) => (
-                <Tabs.Trigger
-                  key={name}
-                  value={name}
-                  className="min-h-11 border-b-4 border-transparent px-3 font-head font-semibold data-[state=active]:border-lamp"
-                >
-                  {pictureNames[name]}
-                </Tabs.Trigger>
-              ))}
-            </Tabs.List>
-          </div>
-          <Tabs.Content value="way" tabIndex={-1}>
+          <Picture name="way">
             <div className="flex gap-4 max-xl:flex-col-reverse">
               <div className="xl:w-[280px] xl:shrink-0">
                 <WorkList items={items} current={current} onPick={selectWork} />
@@ -134,17 +114,17 @@ export function LoomPage({ station }: { station: Station }) {
                 <NoRoute why={troubles} />
               )}
             </div>
-          </Tabs.Content>
-          <Tabs.Content value="places" tabIndex={-1}>
+          </Picture>
+          <Picture name="places">
             <PlacesPanel />
-          </Tabs.Content>
-          <Tabs.Content value="power" tabIndex={-1}>
+          </Picture>
+          <Picture name="power">
             <PowerPanel />
-          </Tabs.Content>
-          <Tabs.Content value="lengths" tabIndex={-1}>
+          </Picture>
+          <Picture name="lengths">
             <LengthsPanel />
-          </Tabs.Content>
-        </Tabs.Root>
+          </Picture>
+        </Pictures>
       }
       margin={<LoomMargin station={station} item={current} />}
       dock={

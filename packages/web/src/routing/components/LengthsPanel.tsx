@@ -4,7 +4,7 @@ import { FileDown } from 'lucide-react'
 import { pickPart, showPicture, useLoomView } from '../store.ts'
 import { useLoom } from '../useLoom.ts'
 import { colourOf } from './RouteDrawing.tsx'
-import { School } from './School.tsx'
+import { School } from '../../ui/School.tsx'
 
 /** Every branch to scale: what there is, what the way takes; the bundle in every passage; papers. */
 export function LengthsPanel() {

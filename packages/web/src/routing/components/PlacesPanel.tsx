@@ -5,7 +5,7 @@ import type { ReactNode } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { useLoom } from '../useLoom.ts'
 import { RouteDrawing } from './RouteDrawing.tsx'
-import { School } from './School.tsx'
+import { School } from '../../ui/School.tsx'
 
 /** The two best places side by side, the others with why they lost, and how this shop chooses. */
 export function PlacesPanel() {

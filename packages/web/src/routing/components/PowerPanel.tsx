@@ -18,7 +18,7 @@ import { useState, type FormEvent, type ReactNode } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import { useLoom } from '../useLoom.ts'
-import { School } from './School.tsx'
+import { School } from '../../ui/School.tsx'
 import { SupplyDiagram } from './SupplyDiagram.tsx'
 
 /** Where the current comes from, which way it takes, and whether it may: the line, the feeds, the four tests, the ground. */

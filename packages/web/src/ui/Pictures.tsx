@@ -1,0 +1,64 @@
+import { Tabs } from 'radix-ui'
+import type { ReactNode } from 'react'
+
+/** A station's pictures under one heading, one shown at a time. */
+export function Pictures<Name extends string>({
+  heading,
+  names,
+  shown,
+  onShow,
+  children,
+}: {
+  heading: ReactNode
+  /** In order, with what stands on each. */
+  names: readonly (readonly [Name, string])[]
+  shown: Name
+  onShow: (name: Name) => void
+  children: ReactNode
+}) {
+  return (
+    <Tabs.Root
+      value={shown}
+      onValueChange={(value) => {
+        const found = names.find(([name]) => name === value)
+        if (found) onShow(found[0])
+      }}
+    >
+      <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+        {heading}
+        <Tabs.List aria-label="Pictures" className="flex gap-1">
+          {names.map(([name, words]) => (
+            <Tabs.Trigger
+              key={name}
+              value={name}
+              className="min-h-11 border-b-4 border-transparent px-3 font-head font-semibold data-[state=active]:border-lamp"
+            >
+              {words}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+      </div>
+      {children}
+    </Tabs.Root>
+  )
+}
+
+export function Picture({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <Tabs.Content value={name} tabIndex={-1}>
+      {children}
+    </Tabs.Content>
+  )
+}
+
+/** Station and how far it is. */
+export function StationHeading({ name, done, all }: { name: string; done: number; all: number }) {
+  return (
+    <h2 className="text-[22px] font-bold">
+      {name}{' '}
+      <span className="figures text-[16px] font-normal text-quiet">
+        {done} of {all}
+      </span>
+    </h2>
+  )
+}
