@@ -4,8 +4,8 @@ import { launchOptions } from './support/browser.ts'
 export default defineConfig({
   testDir: '.',
   outputDir: '../.cache/e2e',
-  timeout: 180_000,
-  expect: { timeout: 15_000 },
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,
@@ -15,6 +15,6 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions,
-    actionTimeout: 15_000,
+    actionTimeout: 30_000,
   },
 })
