@@ -70,12 +70,6 @@ const views: View[] = [
   { name: 'devices', path: '/bench', sign: 'Code to type on the device' },
   { name: 'hook-up-stop', path: '/job/demo-ropeway/hook-up', sign: 'Part the two halves' },
   {
-    name: 'card',
-    path: '/job/demo-guide-twin/hook-up?end=neutral',
-    sign: '3 of 12 ends connected',
-    before: (page) => page.keyboard.press('2'),
-  },
-  {
     name: 'signals',
     path: '/job/demo-saloon/hook-up?end=maf-in',
     sign: '2 of 9 ends connected',
