@@ -6,7 +6,7 @@ import {
   type GroundPlace,
   type SupplyLine,
 } from '../electrical/index.ts'
-import { planRoutes, type RankedPlace, type RoutePlan } from '../routing/index.ts'
+import { planRoutes, type RankedPlace, type RouteOptions, type RoutePlan } from '../routing/index.ts'
 import { success, type Outcome } from '../shared/index.ts'
 import { mountPlaceOf } from './accessChoices.ts'
 import type { JobDossiers, JobState } from './model.ts'
@@ -30,30 +30,30 @@ function cachedBy<T>(make: (dossiers: JobDossiers, state: Chosen) => T): (dossie
   }
 }
 
+const hasPassages = ({ machine }: JobDossiers) => (machine.passages?.length ?? 0) > 0
+
+/** What a job has decided about its loom. */
+function routeOptions(dossiers: JobDossiers, state: Chosen): RouteOptions {
+  return {
+    matches: planOf(dossiers, state),
+    far: farPlacesOf(dossiers.machine, state),
+    school: mountSchoolOf(state),
+    limit: quickNodes,
+  }
+}
+
 /** The loom laid from every mount place, best first by the shop's school; null for a machine without passages. */
 export const routesOf = cachedBy((dossiers, state): Outcome<RoutePlan> | null => {
   const { machine, kit } = dossiers
-  if (!machine.passages || machine.passages.length === 0) return null
-  return planRoutes(machine, kit, {
-    matches: planOf(dossiers, state),
-    far: farPlacesOf(machine, state),
-    school: mountSchoolOf(state),
-    limit: quickNodes,
-  })
+  return hasPassages(dossiers) ? planRoutes(machine, kit, routeOptions(dossiers, state)) : null
 })
 
 /** The loom laid from the place the module goes to, that place alone; null for a machine without passages. */
 export const plannedRoute = cachedBy((dossiers, state): Outcome<RankedPlace> | null => {
   const { machine, kit } = dossiers
   const place = mountPlaceOf(dossiers, state)
-  if (!machine.passages || machine.passages.length === 0 || !place) return null
-  const plan = planRoutes(machine, kit, {
-    placeId: place.id,
-    matches: planOf(dossiers, state),
-    far: farPlacesOf(machine, state),
-    school: mountSchoolOf(state),
-    limit: quickNodes,
-  })
+  if (!hasPassages(dossiers) || !place) return null
+  const plan = planRoutes(machine, kit, { ...routeOptions(dossiers, state), placeId: place.id })
   return plan.ok ? success(plan.value.places[0]) : plan
 })
 

@@ -24,7 +24,7 @@ const pictureNames: Record<LoomPicture, string> = {
 
 /** Where the loom lies: for laying it and holding the module to its place, and for dressing and tying it. */
 export function LoomPage({ station }: { station: Station }) {
-  const { dossiers, state, loom, troubles, lies, toggle } = useLoom()
+  const { dossiers, state, loom, troubles, planned, lies, toggle } = useLoom()
   const { picture, part, marking, whole } = useLoomView()
   const items = workOf(dossiers, state, station)
   const { item: picked } = useWorkSelection()
@@ -47,19 +47,11 @@ export function LoomPage({ station }: { station: Station }) {
     ArrowUp: () => move(-1),
     ...Object.fromEntries(loomPictures.map((name, i) => [String(i + 1), () => showPicture(name)])),
   })
-  const built = new Map(Object.entries(state.routes).map(([id, { passages }]) => [id, passages]))
   const otherwise = new Map(
-    [...built].filter(([id, passages]) => {
-      const planned = parts.includes(id) ? plannedOf(id) : []
-      return passages.some((passage) => !planned.includes(passage))
-    }),
+    Object.entries(state.routes).flatMap(([id, { passages }]) =>
+      passages.some((passage) => !planned.get(id)?.includes(passage)) ? [[id, passages] as const] : [],
+    ),
   )
-  function plannedOf(id: string): string[] {
-    if (!loom) return []
-    const stretches =
-      id === 'trunk' ? loom.trunk.stretches : (loom.branches.find((branch) => branch.end.id === id)?.stretches ?? [])
-    return stretches.map((stretch) => stretch.passage)
-  }
   return (
     <Stage
       picture={
