@@ -1,6 +1,6 @@
 /** Which room may reach into which. Checked by scripts/checkDeps.ts, which also proves that the rules bite. */
 const capabilities =
-  'dossiers|jobs|wiring|access|routing|electrical|scheduling|setup|fuel-trim|engine-sim|devices|proving|diagnosis|handover'
+  'dossiers|jobs|wiring|access|routing|electrical|scheduling|setup|fuel-trim|engine-sim|devices|proving|diagnosis|handover|photos|pairing|backup|yard'
 
 module.exports = {
   forbidden: [

@@ -3,6 +3,7 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   test: {
     include: ['packages/*/src/**/*.test.ts', 'scripts/**/*.test.ts'],
+    globalSetup: ['packages/server/src/testStore.ts'],
     testTimeout: 60_000,
     hookTimeout: 60_000,
     maxWorkers: 2,

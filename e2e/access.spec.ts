@@ -269,7 +269,9 @@ test('a machine in no dossier is useful in minutes: six plugs, three covers, one
   await expect(page.getByRole('heading', { name: /Hut Mule/ })).toBeVisible()
 })
 
-test('a tablet of the yard’s network is let in by the code on the bench, and sent away again', async ({ browser }) => {
+test('a tablet of the yard’s network is paired by the code, revoked while it works, and paired again', async ({
+  browser,
+}) => {
   const address = Object.values(networkInterfaces())
     .flat()
     .find((item) => item && !item.internal && item.family === 'IPv4')?.address
@@ -289,16 +291,25 @@ test('a tablet of the yard’s network is let in by the code on the bench, and s
     const tablet = await yard.newPage()
     await named(tablet, 'Ilse')
     expect((await tablet.request.get('/api/jobs')).status()).toBe(401)
+    expect((await tablet.request.get('/%61pi/jobs')).status()).toBe(401)
     await tablet.goto('/')
-    await expect(tablet.getByRole('heading', { name: 'Let this device in' })).toBeVisible()
+    await expect(tablet.getByRole('heading', { name: 'Pair this device' })).toBeVisible()
+    await expect(tablet.getByText('is not encrypted')).toBeVisible()
     expect(await tablet.evaluate(() => window.isSecureContext)).toBe(false)
     await tablet.getByLabel('Code').fill(code === '111111' ? '222222' : '111111')
     await tablet.getByLabel('What this device is called').fill('Tank tablet')
-    await tablet.getByRole('button', { name: 'Let it in' }).click()
-    await expect(tablet.getByText('That is not the code on the bench screen. 4 more tries.')).toBeVisible()
+    await expect(tablet.getByLabel('Who works with it')).toHaveValue('Ilse')
+    await tablet.getByRole('button', { name: 'Pair', exact: true }).click()
+    await expect(
+      tablet.getByText('That is not the code shown under Devices. 4 more tries; the next after 1 s.'),
+    ).toBeVisible()
     await expectAccessible(tablet)
     await tablet.getByLabel('Code').fill(code)
-    await tablet.getByRole('button', { name: 'Let it in' }).click()
+    // Each wrong code costs time: this one is taken once the second is over.
+    await expect(async () => {
+      await tablet.getByRole('button', { name: 'Pair', exact: true }).click()
+      await expect(tablet.getByRole('heading', { name: 'No job in the yard' })).toBeVisible({ timeout: 700 })
+    }).toPass()
     await expect(tablet.getByRole('heading', { name: 'No job in the yard' })).toBeVisible()
 
     const id = await newJob(app, 'pellick-gorse-430', 'quernby-p1', 'Yard job')
@@ -316,15 +327,34 @@ test('a tablet of the yard’s network is let in by the code on the bench, and s
     await saved(tablet)
     expect((await journalOf(app, id)).map((entry) => entry.kind)).toEqual(['cover-off', 'photo'])
 
+    await tablet.goto('/api/docs')
+    await expect(tablet.getByRole('heading', { name: /Tidy Badger/ })).toBeVisible()
+    await expect(tablet.getByText('entry-id-reused')).toBeVisible()
+    await tablet.goto(`/job/${id}/take-in`)
+
     const live = await (await browser.newContext()).newPage()
     await live.goto(`${app.url}/job/${id}/open-up`)
     await expect(live.getByRole('button', { name: 'Journal 2' })).toBeVisible()
 
     await bench.reload()
-    await expect(bench.getByText('Tank tablet')).toBeVisible()
-    await bench.getByRole('button', { name: 'Send away' }).click()
-    await expect(bench.getByText('sent away')).toBeVisible()
+    await expect(bench.getByText('Tank tablet, Ilse, paired')).toBeVisible()
+    await bench.getByRole('button', { name: 'Revoke Tank tablet' }).click()
+    await expect(bench.getByText('Tank tablet, Ilse, revoked')).toBeVisible()
     expect((await tablet.request.get('/api/jobs')).status()).toBe(401)
+
+    await tablet.keyboard.press('j')
+    await tablet.getByLabel('A note').fill('Written while nobody was let in')
+    await tablet.getByRole('button', { name: 'Write down' }).click()
+    await tablet.keyboard.press('Escape')
+    await expect(tablet.getByText('not paired, 1 not yet sent')).toBeVisible()
+    await tablet.getByRole('link', { name: 'Pair it again' }).click()
+    await bench.reload()
+    const next = ((await bench.getByText(/^\d{3} \d{3}$/).textContent()) ?? '').replace(' ', '')
+    await tablet.getByLabel('Code').fill(next)
+    await tablet.getByLabel('What this device is called').fill('Tank tablet')
+    await tablet.getByRole('button', { name: 'Pair', exact: true }).click()
+    await saved(tablet)
+    expect((await journalOf(app, id)).at(-1)).toMatchObject({ text: 'Written while nobody was let in', by: 'Ilse' })
     const lured = await tablet.request.get(`http://${address}:${port}/api/health`, {
       headers: { host: 'evil.example' },
     })

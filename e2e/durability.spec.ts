@@ -1,14 +1,14 @@
-import { cp, mkdtemp } from 'node:fs/promises'
+import { mkdir, mkdtemp, rename, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { runApp } from './support/runApp.ts'
+import { runApp, yardFolder } from './support/runApp.ts'
 import { expect, test } from './support/fixtures.ts'
 
 const post = (url: string, body: unknown) =>
   fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
 
 test('what was acknowledged survives kill -9', async () => {
-  let app = await runApp()
+  let app = await runApp({ folder: await yardFolder() })
   const opened = await post(`${app.url}/api/jobs`, { machine: { id: 'pellick-gorse-430' }, kit: { id: 'quernby-p1' } })
   const { id } = await opened.json()
   const acknowledged: string[] = []
@@ -34,14 +34,13 @@ test('what was acknowledged survives kill -9', async () => {
 })
 
 test('a second process on the same folder is refused in one sentence', async () => {
-  const app = await runApp()
+  const app = await runApp({ folder: await yardFolder() })
   await expect(runApp({ folder: app.folder })).rejects.toThrow(/Another Tidy Badger is at work in .*TIDY_BADGER_DATA/)
   await app.stop()
 })
 
 test('starting the demo again changes nothing that the user made', async () => {
-  const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-again-'))
-  await cp(process.env.TIDY_BADGER_YARD ?? '', folder, { recursive: true })
+  const folder = await yardFolder()
   const first = await runApp({ folder })
   await post(`${first.url}/api/jobs/demo-hut-7/journal`, { entries: [{ id: 'mine', kind: 'note', text: 'mine' }] })
   const before = await (await fetch(`${first.url}/api/jobs`)).json()
@@ -49,4 +48,30 @@ test('starting the demo again changes nothing that the user made', async () => {
   const again = await runApp({ folder, demo: true })
   expect(await (await fetch(`${again.url}/api/jobs`)).json()).toEqual(before)
   await again.stop()
+})
+
+test('a data folder that is taken away under the server: nothing is acknowledged, and work goes on once it is back', async () => {
+  const app = await runApp({ folder: await yardFolder() })
+  const opened = await post(`${app.url}/api/jobs`, { machine: { id: 'pellick-gorse-430' }, kit: { id: 'quernby-p1' } })
+  const { id } = await opened.json()
+  const write = (entry: string) =>
+    post(`${app.url}/api/jobs/${id}/journal`, { entries: [{ id: entry, kind: 'note', text: 'x' }] })
+  expect((await write('a')).status).toBe(200)
+  await rename(app.folder, `${app.folder}-away`)
+  const refused = await write('b')
+  expect(refused.status).toBe(503)
+  expect(await refused.json()).toMatchObject([{ code: 'folder-gone' }])
+  expect((await fetch(`${app.url}/api/health`)).status).toBe(503)
+  await rename(`${app.folder}-away`, app.folder)
+  expect((await write('c')).status).toBe(200)
+  const { entries } = await (await fetch(`${app.url}/api/jobs/${id}/journal`)).json()
+  expect(entries.map((entry: { id: string }) => entry.id)).toEqual(['a', 'c'])
+  await app.stop()
+})
+
+test('a folder with a yard’s files and no whole database is not begun anew', async () => {
+  const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-half-'))
+  await mkdir(join(folder, 'photos'))
+  await writeFile(join(folder, 'photos', 'a'), 'x')
+  await expect(runApp({ folder })).rejects.toThrow(/PG_VERSION is missing.*npm run restore/s)
 })

@@ -5,7 +5,7 @@ import { fileURLToPath } from 'node:url'
 console.log('Starting Tidy Badger with the demo yard. The first start simulates its rides and takes some seconds.')
 const child = spawn(process.execPath, ['--import', 'tsx', 'src/main.ts'], {
   cwd: fileURLToPath(new URL('../packages/server', import.meta.url)),
-  env: { ...process.env, TIDY_BADGER_DEMO: '1' },
+  env: { LOG_LEVEL: 'warn', ...process.env, TIDY_BADGER_DEMO: '1' },
   stdio: 'inherit',
 })
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal))

@@ -1,9 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { test as base, expect, type Page } from '@playwright/test'
-import { cp, mkdtemp } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { runApp, type RunningApp } from './runApp.ts'
+import { runApp, yardFolder, type RunningApp } from './runApp.ts'
 
 interface WorkerFixtures {
   /** One server per worker, on a copy of the demo yard. */
@@ -24,9 +21,7 @@ let copies = 0
 export const test = base.extend<Fixtures, WorkerFixtures>({
   app: [
     async ({}, use) => {
-      const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-e2e-'))
-      await cp(process.env.TIDY_BADGER_YARD ?? '', folder, { recursive: true })
-      const app = await runApp({ folder })
+      const app = await runApp({ folder: await yardFolder() })
       await use(app)
       await app.stop()
     },

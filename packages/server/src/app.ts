@@ -4,100 +4,200 @@ import fastifyStatic from '@fastify/static'
 import swagger from '@fastify/swagger'
 import swaggerUi from '@fastify/swagger-ui'
 import websocket from '@fastify/websocket'
-import Fastify, { type FastifyInstance } from 'fastify'
-import { jsonSchemaTransform } from 'fastify-type-provider-zod'
+import Fastify, { LogController, type FastifyReply, type RouteOptions } from 'fastify'
+import { createJsonSchemaTransform } from 'fastify-type-provider-zod'
 import { existsSync } from 'node:fs'
+import { z } from 'zod'
 import { accessPlugin } from './access/index.ts'
-import { dossierService, dossiersPlugin } from './dossiers/index.ts'
+import { backupPlugin, backupService, startHousekeeping, type BackupService } from './backup/index.ts'
+import { dossierService, dossiersPlugin, type Seeded } from './dossiers/index.ts'
 import { electricalPlugin } from './electrical/index.ts'
 import { fuelTrimPlugin } from './fuel-trim/index.ts'
 import { handoverPlugin } from './handover/index.ts'
-import { jobService, jobsPlugin, liveRooms, type JobService } from './jobs/index.ts'
-import { guardDoor, pairingPlugin, pairingService } from './pairing/index.ts'
+import { jobService, jobsPlugin, liveSockets, type JobService } from './jobs/index.ts'
+import { authGuard, pairingPlugin, pairingService, type RouteAccess } from './pairing/index.ts'
 import { photosPlugin } from './photos/index.ts'
 import { refusalOfFramework, Refusal, statusOf } from './platform/errors.ts'
-import type { Rooms } from './platform/rooms.ts'
-import { zodValidator } from './platform/validation.ts'
+import type { AppDeps } from './platform/deps.ts'
+import {
+  problemsSchema,
+  readJson,
+  zodSerializer,
+  zodValidator,
+  type AccessClass,
+  type HttpApp,
+} from './platform/http.ts'
+import { faultOf, loggerOptions } from './platform/log.ts'
+import { problemCodesTable } from './platform/problemCodes.ts'
 import { routingPlugin } from './routing/index.ts'
 import { wiringPlugin, wiringService } from './wiring/index.ts'
+import { yardService } from './yard/index.ts'
 
 export interface App {
-  server: FastifyInstance
+  server: HttpApp
   jobs: JobService
+  backup: BackupService
+  /** Every route with who may ask for it. */
+  routes: RouteAccess[]
+  /** Shipped dossiers that were published now. */
+  seeded: Seeded[]
 }
 
 /** The whole server, not yet listening. */
-export async function buildApp(rooms: Rooms): Promise<App> {
-  const server = Fastify({ bodyLimit: 1024 * 1024, logger: false, routerOptions: { maxParamLength: 200 } })
+export async function buildApp(deps: AppDeps): Promise<App> {
+  const server: HttpApp = Fastify({
+    bodyLimit: 1024 * 1024,
+    logger: loggerOptions(deps.config.logLevel),
+    logController: new LogController({ disableRequestLogging: true }),
+    routerOptions: { maxParamLength: 200 },
+    // A request that cannot even be read (a broken address or header) is answered like any other refusal.
+    frameworkErrors: (_error, _request, reply: FastifyReply) => {
+      void reply
+        .code(400)
+        .type('application/json; charset=utf-8')
+        .send(JSON.stringify([{ code: 'malformed', path: '', message: 'The address of the request cannot be read.' }]))
+    },
+  })
   const methodsOfPath: { pattern: RegExp; method: string }[] = []
   server.addHook('onRoute', (route) => {
-    const pattern = new RegExp(`^${route.url.replace(/[.+?^${}()|[\]\\]/g, '\\$&').replace(/:[^/]+/g, '[^/]+')}$`)
+    const pattern = new RegExp(`^${route.url.replace(/[.+?^${}()|[\]\\*]/g, '\\$&').replace(/:[^/]+/g, '[^/]+')}$`)
     for (const method of [route.method].flat()) methodsOfPath.push({ pattern, method })
+    describeRefusals(route)
   })
-  server.removeContentTypeParser('text/plain')
+  server.removeAllContentTypeParsers()
+  server.addContentTypeParser('application/json', { parseAs: 'string' }, (_request, body, done) => {
+    try {
+      done(null, readJson(String(body)))
+    } catch (error) {
+      done(error instanceof Error ? error : new Error(String(error)))
+    }
+  })
   server.setValidatorCompiler(zodValidator)
+  server.setSerializerCompiler(zodSerializer(deps.config.checkAnswers))
   server.setErrorHandler(
-    (error: Error & { code?: string; statusCode?: number; validation?: unknown }, _request, reply) => {
+    (error: Error & { code?: string; statusCode?: number; validation?: unknown }, request, reply) => {
       const refusal = error instanceof Refusal ? error : refusalOfFramework(error.code, error.statusCode)
-      if (refusal) return reply.code(statusOf(refusal.kind)).send(refusal.problems)
-      console.error(error)
-      return reply
-        .code(500)
-        .send([
-          { code: 'internal', path: '', message: 'Something went wrong here. Nothing was changed; please try again.' },
+      if (!refusal) {
+        request.log.error({ ...faultOf(error), route: request.routeOptions.url }, 'fault')
+        return reply.code(500).send([
+          {
+            code: 'internal',
+            path: '',
+            message: 'Something went wrong here. Nothing was changed; please try again.',
+          },
         ])
+      }
+      request.log.debug(
+        { route: request.routeOptions.url, codes: refusal.problems.map((item) => item.code) },
+        'refused',
+      )
+      if (refusal.retryAfterS !== undefined) reply.header('retry-after', refusal.retryAfterS)
+      return reply.code(statusOf(refusal.kind)).send(refusal.problems)
     },
   )
+  server.addHook('onResponse', async (request, reply) => {
+    const { method, routeOptions } = request
+    const line = {
+      method,
+      route: routeOptions.url ?? null,
+      status: reply.statusCode,
+      ms: Math.round(reply.elapsedTime),
+    }
+    if (reply.statusCode >= 500) request.log.error(line, 'failed')
+    else if (reply.statusCode >= 400) request.log.warn(line, 'refused')
+    else request.log.info(line, 'done')
+  })
 
   await server.register(cookie)
-  const pairing = pairingService(rooms)
-  guardDoor(server, pairing, rooms.config.host)
-  await server.register(helmet, {
-    hsts: false,
-    contentSecurityPolicy: {
-      directives: {
-        defaultSrc: ["'self'"],
-        scriptSrc: ["'self'"],
-        styleSrc: ["'self'", "'unsafe-inline'"],
-        imgSrc: ["'self'", 'data:', 'blob:'],
-        connectSrc: ["'self'", 'ws:'],
-        workerSrc: ["'self'", 'blob:'],
-        upgradeInsecureRequests: null,
+  const live = liveSockets()
+  const pairing = pairingService(deps, (device) => live.dismiss(device))
+  const routes = authGuard(server, pairing, deps.config.host)
+  await server.register(helmet, { hsts: false, contentSecurityPolicy: { directives: contentRules } })
+  await server.register(websocket, { options: { maxPayload: 4096 } })
+  await server.register(swagger, {
+    openapi: {
+      info: {
+        title: 'Tidy Badger',
+        version: '1',
+        description: `Every refusal is an array of problems \`{code, path, message}\`.\n\n${problemCodesTable()}`,
       },
     },
+    transform: createJsonSchemaTransform({ zodToJsonConfig: { unrepresentable: 'any' } }),
   })
-  await server.register(websocket)
-  await server.register(swagger, {
-    openapi: { info: { title: 'Tidy Badger', version: '1' } },
-    transform: jsonSchemaTransform,
+  await server.register(async (docs: HttpApp) => {
+    nameAccess(docs, 'fitter')
+    await docs.register(swaggerUi, { routePrefix: '/api/docs', staticCSP: false })
   })
-  await server.register(swaggerUi, { routePrefix: '/api/docs', staticCSP: true })
 
-  const live = liveRooms()
-  const dossiers = dossierService(rooms)
-  await dossiers.seedShipped()
-  const jobs = jobService(rooms, dossiers, live)
-  server.get('/api/health', { schema: { summary: 'Whether the server is up' } }, () => ({ ok: true }))
+  const yard = yardService(deps)
+  const dossiers = dossierService(deps)
+  const seeded = await dossiers.seedShipped()
+  const jobs = jobService(deps, dossiers, live)
+  const wiring = wiringService(deps, dossiers, jobs)
+  const backup = backupService({ deps, jobs, dossiers, pairing, wiring, yard })
+  await backup.tidy()
+  const housekeeping = startHousekeeping(
+    backup,
+    yard,
+    jobs,
+    { nowMs: () => Date.parse(deps.now()), hour: () => new Date(deps.now()).getHours() },
+    (problem) => server.log.error(problem),
+  )
+  // Sockets of devices whose thirty days are over are closed as well.
+  const sweep = setInterval(() => {
+    void pairing.devices().then((all) => {
+      const paired = new Set(all.filter((device) => device.state === 'paired').map((device) => device.id))
+      for (const device of live.devices()) if (!paired.has(device)) live.dismiss(device)
+    })
+  }, 60_000).unref()
+  server.addHook('onClose', async () => {
+    clearInterval(sweep)
+    housekeeping.stop()
+    await deps.pool.close()
+  })
+
+  server.get(
+    '/api/health',
+    {
+      config: { access: 'open' },
+      schema: { summary: 'Whether the server is up', response: { 200: z.object({ ok: z.boolean() }) } },
+    },
+    () => {
+      deps.folder.check()
+      return { ok: true }
+    },
+  )
   await server.register(dossiersPlugin(dossiers))
-  await server.register(jobsPlugin(jobs, live))
-  await server.register(fuelTrimPlugin(rooms))
-  await server.register(handoverPlugin(rooms, jobs))
-  await server.register(accessPlugin(rooms, dossiers, jobs))
-  await server.register(photosPlugin(rooms))
+  await server.register(jobsPlugin(deps, dossiers, jobs, yard, live))
+  await server.register(fuelTrimPlugin(deps))
+  await server.register(handoverPlugin(deps, jobs))
+  await server.register(accessPlugin(deps, dossiers, jobs))
+  await server.register(photosPlugin(deps))
   await server.register(electricalPlugin)
-  await server.register(routingPlugin(rooms, dossiers, jobs))
-  await server.register(pairingPlugin(pairing, rooms))
-  await server.register(wiringPlugin(wiringService(rooms, dossiers, jobs), dossiers, jobs))
-  const web = rooms.config.webFolder
-  if (web && existsSync(web))
-    await server.register(fastifyStatic, {
-      root: web,
-      wildcard: false,
-      setHeaders: (response, path) =>
-        response.setHeader(
-          'cache-control',
-          /\/assets\//.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
-        ),
+  await server.register(routingPlugin(deps, dossiers, jobs))
+  await server.register(pairingPlugin(pairing, deps))
+  await server.register(wiringPlugin(wiring, dossiers, jobs))
+  await server.register(backupPlugin(deps, backup, yard, housekeeping))
+  const web = deps.config.webFolder
+  const page = web !== null && existsSync(web)
+  if (page)
+    await server.register(async (files: HttpApp) => {
+      nameAccess(files, 'open')
+      await files.register(fastifyStatic, {
+        root: web,
+        wildcard: false,
+        setHeaders: (response, path) =>
+          response.setHeader(
+            'cache-control',
+            /\/assets\//.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
+          ),
+      })
+      // Every address of the app is the page; what lies under /api is no address of it.
+      files.get('/*', { schema: { hide: true } }, (request, reply) => {
+        const wantsPage = request.headers.accept?.includes('text/html') === true
+        if (!wantsPage || /^\/api(\/|$)/i.test(decoded(request.url))) return reply.callNotFound()
+        return reply.header('cache-control', 'no-cache').sendFile('index.html')
+      })
     })
 
   server.setNotFoundHandler((request, reply) => {
@@ -114,15 +214,43 @@ export async function buildApp(rooms: Rooms): Promise<App> {
             message: `${path} takes ${[...new Set(allowed)].join(', ')}, not ${request.method}.`,
           },
         ])
-    if (
-      web &&
-      existsSync(web) &&
-      request.method === 'GET' &&
-      !path.startsWith('/api/') &&
-      request.headers.accept?.includes('text/html')
-    )
-      return reply.header('cache-control', 'no-cache').sendFile('index.html')
-    return reply.code(404).send([{ code: 'not-found', path: '', message: `There is nothing at ${path}.` }])
+    return reply
+      .code(404)
+      .send([{ code: 'not-found', path: '', message: `There is nothing at ${path.slice(0, 200)}.` }])
   })
-  return { server, jobs }
+  await server.ready()
+  return { server, jobs, backup, routes, seeded }
+}
+
+/** What a page of ours may load. */
+const contentRules = {
+  defaultSrc: ["'self'"],
+  scriptSrc: ["'self'"],
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  imgSrc: ["'self'", 'data:', 'blob:'],
+  connectSrc: ["'self'", 'ws:'],
+  workerSrc: ["'self'", 'blob:'],
+  upgradeInsecureRequests: null,
+}
+
+/** Routes that a plugin adds by itself are for this class. */
+function nameAccess(app: HttpApp, access: AccessClass): void {
+  app.addHook('onRoute', (route) => {
+    route.config = { ...route.config, access: route.config?.access ?? access }
+  })
+}
+
+/** Every route may refuse, and every refusal looks the same. */
+function describeRefusals(route: RouteOptions): void {
+  if (!route.schema || route.schema.hide) return
+  const given: object = route.schema.response ?? {}
+  route.schema = { ...route.schema, response: { ...given, '4xx': problemsSchema, '5xx': problemsSchema } }
+}
+
+function decoded(url: string): string {
+  try {
+    return decodeURIComponent(url)
+  } catch {
+    return url
+  }
 }

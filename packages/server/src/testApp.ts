@@ -1,41 +1,57 @@
 import { randomUUID } from 'node:crypto'
-import { mkdtemp, rm } from 'node:fs/promises'
+import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildApp, type App } from './app.ts'
 import { openInMemory } from './platform/db.ts'
+import type { AppDeps } from './platform/deps.ts'
 import { openFileStore, openPhotoStore } from './platform/fileStore.ts'
+import { openWorkPool } from './platform/workPool.ts'
 
 export interface TestApp extends App {
+  deps: AppDeps
   close: () => Promise<void>
-  /** Sends JSON and reads JSON. */
-  ask: (method: 'GET' | 'POST' | 'PUT', url: string, body?: unknown) => Promise<{ status: number; body: unknown }>
+  /** Sends JSON and reads JSON, from this machine. */
+  ask: (
+    method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+    url: string,
+    body?: unknown,
+  ) => Promise<{ status: number; body: unknown }>
 }
 
-/** The whole server on a database in memory, for tests. */
+/** One pool for all apps of a test file: a thread takes seconds to load. */
+const pool = openWorkPool()
+
+/** The whole server on a database in memory, for tests; answers that break their own schema are errors. */
 export async function testApp(
-  change: { fitLimitMs?: number; host?: string; now?: () => number } = {},
+  change: { fitLimitMs?: number; host?: string; now?: () => number; page?: boolean } = {},
 ): Promise<TestApp> {
   const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-test-'))
   const database = await openInMemory()
   let tick = 0
-  const app = await buildApp({
+  const deps: AppDeps = {
     db: database.db,
     files: await openFileStore(folder),
     photos: await openPhotoStore(folder),
+    folder: database.folder,
+    pool: { run: pool.run, close: () => Promise.resolve() },
     config: {
       port: 0,
       host: change.host ?? '127.0.0.1',
       dataFolder: folder,
       demo: false,
-      webFolder: null,
+      webFolder: change.page ? await emptyPage(folder) : null,
       fitLimitMs: change.fitLimitMs ?? 30_000,
+      logLevel: 'silent',
+      checkAnswers: true,
     },
     now: () => new Date(change.now?.() ?? Date.UTC(2026, 5, 1, 8, 0, tick++)).toISOString(),
     newId: randomUUID,
-  })
+  }
+  const app = await buildApp(deps)
   return {
     ...app,
+    deps,
     async ask(method, url, body) {
       const response = await app.server.inject({
         method,
@@ -50,4 +66,13 @@ export async function testApp(
       await rm(folder, { recursive: true, force: true })
     },
   }
+}
+
+/** A page to serve, in place of the built one. */
+async function emptyPage(folder: string): Promise<string> {
+  const page = join(folder, 'page')
+  await mkdir(join(page, 'assets'), { recursive: true })
+  await writeFile(join(page, 'index.html'), '<!doctype html><title>Tidy Badger</title>')
+  await writeFile(join(page, 'assets', 'app.js'), 'export {}')
+  return page
 }

@@ -74,10 +74,12 @@ export interface AccessPlan {
   workMinutes: number
   /** Expected minutes on the clock, with this many people. */
   clockMinutes: number
-  /** False: less may have to come off, by at most `gapMinutes`. Tool changes are proven the fewest for what comes off. */
+  /** False: less may have to come off, by at most `gapMinutes`. */
   exact: boolean
   /** No order with as few tool changes is a shorter way. */
   walkProven: boolean
+  /** So many tool changes could still be saved at the most; 0: proven the fewest for what comes off. */
+  changesGap: number
   gapMinutes: number
   breaks: OrderBreak[]
 }

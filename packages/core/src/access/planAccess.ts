@@ -93,6 +93,7 @@ export function planAccess(
     clockMinutes: scheduleTasks(accessTasks(planned, removals, closing), options.people ?? 1).minutes,
     exact: least.exact,
     walkProven: least.exact && order.exact,
+    changesGap: order.toolChanges - order.leastChanges,
     gapMinutes: Math.max(0, least.seconds - least.provenSeconds) / 60,
     breaks: byHand.breaks,
   }

@@ -68,6 +68,11 @@ function machineChanges(before: Machine, after: Machine): DossierChange[] {
         ].filter((part) => part !== ''),
     ),
     ...listed('Stud', before.studs, after.studs, (stud) => stud.name),
+    ...listed('Cover', before.covers ?? [], after.covers ?? [], (cover) => cover.name),
+    ...listed('Place', before.places ?? [], after.places ?? [], (place) => place.name),
+    ...listed('Passage', before.passages ?? [], after.passages ?? [], (passage) => passage.name),
+    ...counted('way', before.ways ?? [], after.ways ?? []),
+    ...counted('point', before.spots ?? [], after.spots ?? []),
     ...listed('Step', before.steps, after.steps, (step) => step.text),
     ...listed('Variant', before.variants, after.variants, (variant) => variant.name),
   ]
@@ -81,6 +86,12 @@ function kitChanges(before: Kit, after: Kit): DossierChange[] {
     ...listed('Step', before.steps, after.steps, (step) => step.text),
     ...listed('Rule', before.naming ?? [], after.naming ?? [], (rule) => rule.says),
   ]
+}
+
+/** Things without a name of their own are counted. */
+function counted(kind: string, before: readonly { id: string }[], after: readonly { id: string }[]): DossierChange[] {
+  const changes = listed(kind, before, after, (item) => item.id).length
+  return changes === 0 ? [] : [{ what: 'changed', says: `${changes} ${changes === 1 ? kind : `${kind}s`} changed` }]
 }
 
 function wireWords(machine: Machine, wire: Wire): string {

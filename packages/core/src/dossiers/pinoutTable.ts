@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { failure, success, type Outcome, type Problem } from '../shared/index.ts'
+import { csvText, failure, readCsvCell, success, type Outcome, type Problem } from '../shared/index.ts'
 import { wireName } from './colours.ts'
 import type { ColourLanguage } from './colourWords.ts'
 import { wireAt } from './lookUp.ts'
@@ -34,7 +34,7 @@ export function splitPinoutTable(text: string): PinoutTable {
   const trimmed = text.replaceAll(/\r/g, '').trim()
   const delimiter = trimmed.includes('\t') ? '\t' : undefined
   const { data } = Papa.parse<string[]>(trimmed, { skipEmptyLines: 'greedy', ...(delimiter ? { delimiter } : {}) })
-  const rows = data.map((row) => row.map((cell) => cell.trim()))
+  const rows = data.map((row) => row.map((cell) => readCsvCell(cell.trim())))
   const first = rows[0] ?? []
   const isHeading = first.length > 0 && !first.some((cell) => /^\d+$/.test(cell))
   const headings = isHeading ? first : null
@@ -156,16 +156,16 @@ export function pinoutCsv(machine: Machine, only?: string): string {
       connector.cavities.map(({ number, blank, spare }) => {
         const wire = wireAt(machine, connector.id, number)
         const net = wire && index.nets.get(wire.net)
-        return {
-          plug: connector.name,
-          cavity: number,
-          colour: wire ? wireName(wire.colour).replace(/^plain /, '') : '',
-          signal: net?.name ?? (blank ? 'blank' : spare ? `empty, read for the ${spare}` : 'empty'),
-          'area mm2': wire?.areaMm2 ?? '',
-          kind: net?.signal ?? '',
-          circuit: net?.id ?? '',
-        }
+        return [
+          connector.name,
+          number,
+          wire ? wireName(wire.colour).replace(/^plain /, '') : '',
+          net?.name ?? (blank ? 'blank' : spare ? `empty, read for the ${spare}` : 'empty'),
+          wire?.areaMm2 ?? '',
+          net?.signal ?? '',
+          net?.id ?? '',
+        ]
       }),
     )
-  return `${Papa.unparse(rows, { newline: '\n' })}\n`
+  return csvText([['plug', 'cavity', 'colour', 'signal', 'area mm2', 'kind', 'circuit'], ...rows])
 }

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { failure, success, type Outcome, type Problem } from '../shared/index.ts'
+import { csvText, failure, success, type Outcome, type Problem } from '../shared/index.ts'
 
 /** A trim table as CSV: loads in % across, rpm down, values in %. */
 export function trimCsv(rpm: readonly number[], load: readonly number[], pct: readonly (readonly number[])[]): string {
@@ -7,7 +7,7 @@ export function trimCsv(rpm: readonly number[], load: readonly number[], pct: re
     ['rpm \\ throttle %', ...load.map(String)],
     ...rpm.map((value, r) => [String(value), ...pct[r].map(figure)]),
   ]
-  return Papa.unparse(rows, { newline: '\n' }) + '\n'
+  return csvText(rows)
 }
 
 function figure(value: number): string {

@@ -52,6 +52,13 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
       for (const connection of made) connection.tugged = true
       return null
     }
+    case 'dossier-changed': {
+      const before = state.dossiers[entry.dossier]
+      if (before && before.hash !== entry.replaces)
+        return `The job works with version ${before.version} of its ${entry.dossier} meanwhile.`
+      state.dossiers[entry.dossier] = entry.to
+      return null
+    }
     case 'station-done':
       state.stationsDone[entry.station] ??= done
       return null

@@ -9,6 +9,8 @@ export {
   readPlace,
   type Difference,
 } from './choices.ts'
+export { invalidatedBy, movesDossiers, refsInForce, refsNamed, type JobRefs } from './dossierChange.ts'
+export { aheadMs, instant, isAhead } from './instant.ts'
 export { checkReferences } from './checkReferences.ts'
 export { gatedStations, jobFindings, openStops, type FindingContext, type JobFinding } from './jobFindings.ts'
 export {
@@ -22,6 +24,7 @@ export {
   type EarlierWork,
   type EntryBody,
   type EntryKind,
+  type Invalidated,
   type IrreversibleAct,
   type JobDossiers,
   type JobState,
@@ -35,9 +38,16 @@ export {
   type RoutePart,
   type TrimRevision,
 } from './model.ts'
-export { clientFields, dependentsOf, planAppend, type AppendPlan } from './planAppend.ts'
+export {
+  clientFields,
+  dependentsOf,
+  mostUndoRuns,
+  planAppend,
+  type AppendOptions,
+  type AppendPlan,
+} from './planAppend.ts'
 export { replay, trimOfRevision, voidedEntries } from './replay.ts'
-export { appendSchema, newEntrySchema } from './schema.ts'
+export { appendSchema, dossierRefSchema, newEntrySchema } from './schema.ts'
 export {
   alsoTargets,
   batterySchoolOf,

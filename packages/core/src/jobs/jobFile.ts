@@ -1,7 +1,16 @@
 import { z } from 'zod'
 import { parseDossier, type Dossier, type DossierRef } from '../dossiers/index.ts'
-import { contentHash, failure, problemsOfZod, success, type Outcome, type Problem } from '../shared/index.ts'
-import type { JournalEntry } from './model.ts'
+import {
+  contentHash,
+  failure,
+  largestInteger,
+  problemsOfZod,
+  success,
+  type Outcome,
+  type Problem,
+} from '../shared/index.ts'
+import { instant } from './instant.ts'
+import { entryVersion, type JournalEntry } from './model.ts'
 import { newEntrySchema } from './schema.ts'
 
 /** Where a job came from, oldest first. */
@@ -26,12 +35,19 @@ export interface JobFile {
 const hash = z.string().regex(/^[0-9a-f]{64}$/, 'must be a SHA-256 in 64 hex digits')
 const ref = z.strictObject({
   id: z.string().min(1),
-  version: z.int().positive(),
+  version: z.int().positive().max(largestInteger),
   hash,
   variant: z.string().min(1).optional(),
 })
 
-const stamped = z.looseObject({ seq: z.int().positive(), receivedAt: z.string(), v: z.int().positive() })
+const stamped = z.looseObject({
+  seq: z.int().positive(),
+  receivedAt: instant,
+  v: z
+    .int()
+    .positive()
+    .refine((v) => v <= entryVersion, 'The entry was written by a newer Tidy Badger. Update this one first.'),
+})
 
 export const jobFileSchema = z.strictObject({
   format: z.literal('tidy-badger-job'),
@@ -40,17 +56,17 @@ export const jobFileSchema = z.strictObject({
     id: z.string().min(1).max(64),
     origin: z.string().min(1).max(64),
     title: z.string().min(1).max(200),
-    createdAt: z.string(),
+    createdAt: instant,
     machine: ref,
     kit: ref,
   }),
-  provenance: z.array(z.strictObject({ job: z.string(), importedAt: z.string() })),
+  provenance: z.array(z.strictObject({ job: z.string().max(100), importedAt: instant })),
   dossiers: z.array(z.strictObject({ hash, document: z.record(z.string(), z.unknown()) })),
   journal: z.array(stamped),
   logs: z.array(z.strictObject({ hash, encoding: z.enum(['utf-8', 'gzip-base64']), data: z.string() })),
   photos: z
     .array(z.strictObject({ hash, data: z.string() }))
-    .max(500)
+    .max(5000)
     .optional(),
 })
 
@@ -95,6 +111,15 @@ export function readJobFile(document: unknown): Outcome<JobFile> {
         message: 'Entries must stand in the order of seq, each larger than the one before.',
       })
     return [{ ...body.data, seq, receivedAt, v }]
+  })
+  const held = new Set(dossiers.map((dossier) => dossier.hash))
+  journal.forEach((entry, i) => {
+    if (entry.kind === 'dossier-changed' && !held.has(entry.to.hash))
+      problems.push({
+        code: 'dossier-missing',
+        path: `journal.${i}.to.hash`,
+        message: `The version of the ${entry.dossier} this entry names is not in the file.`,
+      })
   })
   return problems.length > 0 ? failure(...problems) : success({ ...file, dossiers, journal })
 }

@@ -1,4 +1,14 @@
-import type { CoverId, Kit, KitEndId, Machine, PassageId, PlaceId, Station, TapMethod } from '../dossiers/index.ts'
+import type {
+  CoverId,
+  DossierRef,
+  Kit,
+  KitEndId,
+  Machine,
+  PassageId,
+  PlaceId,
+  Station,
+  TapMethod,
+} from '../dossiers/index.ts'
 import type { ConnectionTarget, FindingPlace, PairSide } from '../wiring/index.ts'
 
 /** A cell of a trim table as it was and as it is to be, %. Axis values, not indices. */
@@ -116,7 +126,23 @@ export type EntryBody =
   /** The module is held to its place, or fixed there. */
   | { kind: 'mounted'; place: PlaceId; trial: boolean }
   | { kind: 'tied'; passage: PassageId }
+  /** The job goes on with another version of its machine or kit. */
+  | {
+      kind: 'dossier-changed'
+      dossier: 'machine' | 'kit'
+      to: DossierRef
+      /** Content hash of the version it takes the place of. */
+      replaces: string
+      /** Entries that no longer fit, as they were shown when it was decided. */
+      invalidates: Invalidated[]
+    }
   | { kind: 'undo'; undoes: string }
+
+/** An entry that does not fit a version of a dossier, and why. */
+export interface Invalidated {
+  entry: string
+  why: string
+}
 
 export type EntryKind = EntryBody['kind']
 
@@ -217,8 +243,10 @@ export interface JobState {
     usedBy: string | null
   })[]
   trim: { rpm: number[]; load: number[]; revisions: TrimRevision[] }
+  /** Versions of dossiers taken since the job was opened, the latest of each. */
+  dossiers: { machine: DossierRef | null; kit: DossierRef | null }
   /** Entries that were true when written but no longer fit what is there. */
-  held: { entry: string; why: string }[]
+  held: Invalidated[]
 }
 
 /** The trim table as it is now. */

@@ -17,54 +17,124 @@ export type AppendPlan =
   | { kind: 'unknown'; problems: Problem[] }
   | { kind: 'conflict'; problems: (Problem & { dependents?: string[] })[] }
 
+export interface AppendOptions {
+  /** The dossiers a journal works with, where that may change; those given unless said. */
+  dossiersOf?: (entries: readonly NewEntry[]) => JobDossiers
+  /** Who wrote it is the device's to say, not the entry's: a known id is the same entry whoever it names. */
+  bound?: boolean
+}
+
+/** So many places of undoing in one batch are judged, each by one replay. */
+export const mostUndoRuns = 50
+
 /**
  * Whether a batch may be appended, by the laws of the journal; all of it or none.
  * Known ids are resolved first. What happened (notes, readings, ticks) always fits; what replaces a value must still
- * find that value; an undo must not pull away what a live entry stands on; an open stop bars wake, close-up and hand-back.
+ * find that value; undos must not pull away what a live entry stands on (undos that stand side by side are judged as one);
+ * an open stop bars wake, close-up and hand-back.
  */
 export function planAppend(
   dossiers: JobDossiers,
   journal: readonly JournalEntry[],
   batch: readonly NewEntry[],
+  { dossiersOf = () => dossiers, bound = false }: AppendOptions = {},
 ): AppendPlan {
-  const bySeq = new Map(journal.map((entry) => [entry.id, entry]))
+  const runs = batch.filter((entry, i) => entry.kind === 'undo' && batch[i - 1]?.kind !== 'undo').length
+  if (runs > mostUndoRuns)
+    return unknown(
+      'too-many-undos',
+      'entries',
+      `The batch undoes in ${runs} separate places; at most ${mostUndoRuns} can be judged at once. Put undos side by side, or send several batches.`,
+    )
+  const stored = new Map(journal.map((entry) => [entry.id, entry]))
   const fresh: NewEntry[] = []
+  const freshAt = new Map<string, number>()
   const places: Extract<AppendPlan, { kind: 'append' }>['places'] = []
-  let working: NewEntry[] | undefined
-  let state: JobState | undefined
+  const working: Working = { dossiers, entries: [...journal], byId: new Map(stored) }
+  /** Path of the first of the undos that stand side by side here and are not judged yet. */
+  let undoing: string | null = null
+  const judgeUndos = (): AppendPlan | null => {
+    if (undoing === null) return null
+    const path = undoing
+    undoing = null
+    const before = new Set(stateOf(working).held.map((held) => held.entry))
+    working.state = replay(dossiersOf(working.entries), working.entries)
+    const dependents = newlyHeld(before, working.state)
+    if (dependents.length === 0) return null
+    return conflict(
+      'needed-by-others',
+      path,
+      `${dependents.length === 1 ? 'One later entry stands' : `${dependents.length} later entries stand`} on it. Undo them first, or all in one go.`,
+      dependents,
+    )
+  }
   for (const [i, entry] of batch.entries()) {
     const path = `entries.${i}`
-    const stored = bySeq.get(entry.id)
-    const sent = fresh.findIndex((candidate) => candidate.id === entry.id)
-    const known = stored ?? fresh[sent]
+    const old = stored.get(entry.id)
+    const sent = freshAt.get(entry.id)
+    const known = old ?? (sent === undefined ? undefined : fresh[sent])
     if (known) {
-      if (!sameContent(known, entry))
+      if (!sameContent(known, entry, bound))
         return conflict('entry-id-reused', `${path}.id`, `The id "${entry.id}" stands for another entry already.`)
-      places.push(stored ? { id: entry.id, seq: stored.seq } : { id: entry.id, fresh: sent })
+      places.push(old ? { id: entry.id, seq: old.seq } : { id: entry.id, fresh: sent ?? 0 })
       continue
     }
-    const unknown = checkReferences(dossiers, entry, path)
-    if (unknown.length > 0) return { kind: 'unknown', problems: unknown }
-    working ??= [...journal]
-    state ??= replay(dossiers, working)
-    const refusal = refuse(dossiers, working, state, entry, path)
+    const refusal =
+      (entry.kind === 'undo' ? null : judgeUndos()) ?? references(dossiers, entry, path) ?? refuse(working, entry, path)
     if (refusal) return refusal
-    working.push(entry)
-    if (entry.kind === 'undo') state = replay(dossiers, working)
-    else {
+    stateOf(working)
+    working.entries.push(entry)
+    working.byId.set(entry.id, entry)
+    if (entry.kind === 'undo') {
+      undoing ??= path
+      noteVoided(working, entry.undoes)
+    } else {
+      const state = stateOf(working)
       const why = applyEntry(state, entry, dossiers)
       if (why !== null && isReplacing(entry)) return conflict('stale-base', path, why)
       if (why !== null) state.held.push({ entry: entry.id, why })
     }
+    freshAt.set(entry.id, fresh.length)
     places.push({ id: entry.id, fresh: fresh.length })
     fresh.push(entry)
   }
-  return { kind: 'append', fresh, places }
+  return judgeUndos() ?? { kind: 'append', fresh, places }
+}
+
+/** The journal with what of the batch has been taken so far. */
+interface Working {
+  dossiers: JobDossiers
+  entries: NewEntry[]
+  byId: Map<string, NewEntry>
+  state?: JobState
+  voided?: Set<string>
+}
+
+function stateOf(working: Working): JobState {
+  working.state ??= replay(working.dossiers, working.entries)
+  return working.state
+}
+
+function voidedOf(working: Working): Set<string> {
+  working.voided ??= voidedEntries(working.entries)
+  return working.voided
+}
+
+/** An undo voids its target; one of an undo brings back, which is worked out anew. */
+function noteVoided(working: Working, target: string): void {
+  if (working.byId.get(target)?.kind === 'undo') delete working.voided
+  else voidedOf(working).add(target)
+}
+
+function references(dossiers: JobDossiers, entry: NewEntry, path: string): AppendPlan | null {
+  const problems = checkReferences(dossiers, entry, path)
+  return problems.length > 0 ? { kind: 'unknown', problems } : null
 }
 
 function isReplacing(entry: NewEntry): boolean {
   return (
     entry.kind === 'setting' ||
+    entry.kind === 'dossier-changed' ||
     entry.kind === 'choice' ||
     entry.kind === 'routed' ||
     entry.kind === 'trim-accepted' ||
@@ -72,38 +142,15 @@ function isReplacing(entry: NewEntry): boolean {
   )
 }
 
-function refuse(
-  dossiers: JobDossiers,
-  working: readonly NewEntry[],
-  state: JobState,
-  entry: NewEntry,
-  path: string,
-): AppendPlan | null {
+function refuse(working: Working, entry: NewEntry, path: string): AppendPlan | null {
+  const { dossiers } = working
   if (entry.kind === 'undo') {
-    const target = working.find((candidate) => candidate.id === entry.undoes)
-    if (!target)
-      return {
-        kind: 'unknown',
-        problems: [
-          {
-            code: 'unknown-reference',
-            path: `${path}.undoes`,
-            message: `There is no entry "${entry.undoes}" to undo.`,
-          },
-        ],
-      }
-    if (voidedEntries(working).has(target.id)) return conflict('stale-base', path, 'It was undone already.')
-    const dependents = dependentsOf(dossiers, working, entry)
-    if (dependents.length > 0)
-      return conflict(
-        'needed-by-others',
-        path,
-        `${dependents.length === 1 ? 'One later entry stands' : `${dependents.length} later entries stand`} on it. Undo them first, or all in one go.`,
-        dependents,
-      )
+    const target = working.byId.get(entry.undoes)
+    if (!target) return unknown('unknown-reference', `${path}.undoes`, `There is no entry "${entry.undoes}" to undo.`)
+    if (voidedOf(working).has(target.id)) return conflict('stale-base', path, 'It was undone already.')
   }
   if (entry.kind === 'station-done' && gatedStations.includes(entry.station)) {
-    const stops = openStops(jobFindings(dossiers, state))
+    const stops = openStops(jobFindings(dossiers, stateOf(working)))
     if (stops.length > 0)
       return {
         kind: 'conflict',
@@ -111,26 +158,37 @@ function refuse(
       }
   }
   if (entry.kind === 'station-done') {
-    const why = trayBars(dossiers, state, entry.station)
+    const why = trayBars(dossiers, stateOf(working), entry.station)
     if (why !== null) return conflict('tray-not-empty', path, why)
   }
-  if (entry.kind === 'stop-lifted' && !jobFindings(dossiers, state).some((finding) => finding.key === entry.finding))
+  if (
+    entry.kind === 'stop-lifted' &&
+    !jobFindings(dossiers, stateOf(working)).some((finding) => finding.key === entry.finding)
+  )
     return conflict('no-such-finding', path, 'There is no such stop now. It may have been mended.')
   return null
 }
 
-/** Live entries that fit now and would no longer fit once this undo is appended, latest first. */
-export function dependentsOf(dossiers: JobDossiers, working: readonly NewEntry[], undo: NewEntry): string[] {
-  const before = new Set(replay(dossiers, working).held.map((held) => held.entry))
-  const after = replay(dossiers, [...working, undo]).held
-  return after
+/** Entries held now that were not before, latest first. */
+function newlyHeld(before: ReadonlySet<string>, after: JobState): string[] {
+  return after.held
     .map((held) => held.entry)
     .filter((id) => !before.has(id))
     .reverse()
 }
 
-function sameContent(stored: NewEntry, sent: NewEntry): boolean {
-  return contentHash(clientFields(stored)) === contentHash(clientFields(sent))
+/** Live entries that fit now and would no longer fit once this undo is appended, latest first. */
+export function dependentsOf(dossiers: JobDossiers, working: readonly NewEntry[], undo: NewEntry): string[] {
+  const before = new Set(replay(dossiers, working).held.map((held) => held.entry))
+  return newlyHeld(before, replay(dossiers, [...working, undo]))
+}
+
+function sameContent(stored: NewEntry, sent: NewEntry, bound = false): boolean {
+  const content = (entry: NewEntry) => {
+    const { by, ...rest } = clientFields(entry)
+    return contentHash(bound || by === undefined ? rest : { ...rest, by })
+  }
+  return content(stored) === content(sent)
 }
 
 /** An entry without what the server added. */
@@ -142,4 +200,8 @@ export function clientFields(entry: NewEntry | JournalEntry): NewEntry {
 
 function conflict(code: string, path: string, message: string, dependents?: string[]): AppendPlan {
   return { kind: 'conflict', problems: [{ code, path, message, ...(dependents ? { dependents } : {}) }] }
+}
+
+function unknown(code: string, path: string, message: string): AppendPlan {
+  return { kind: 'unknown', problems: [{ code, path, message }] }
 }

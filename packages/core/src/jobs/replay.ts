@@ -1,4 +1,5 @@
 import { applyEntry } from './applyEntry.ts'
+import { checkReferences } from './checkReferences.ts'
 import { currentTrim, type JobDossiers, type JobState, type NewEntry } from './model.ts'
 
 /**
@@ -8,12 +9,18 @@ import { currentTrim, type JobDossiers, type JobState, type NewEntry } from './m
 export function replay(dossiers: JobDossiers, entries: readonly NewEntry[]): JobState {
   const voided = voidedEntries(entries)
   const state = freshState(dossiers)
+  const moved = entries.some((entry) => entry.kind === 'dossier-changed')
   for (const entry of entries) {
     if (entry.kind === 'undo' || voided.has(entry.id)) continue
-    const why = applyEntry(state, entry, dossiers)
+    // What was checked against one version may name what another does not have.
+    const why = (moved && whatIsMissing(dossiers, entry)) || applyEntry(state, entry, dossiers)
     if (why !== null) state.held.push({ entry: entry.id, why })
   }
   return state
+}
+
+function whatIsMissing(dossiers: JobDossiers, entry: NewEntry): string | null {
+  return checkReferences(dossiers, entry, '')[0]?.message ?? null
 }
 
 /** Ids of entries that an undo has voided. An undo that is itself undone voids nothing. */
@@ -57,6 +64,7 @@ export function freshState({ kit }: JobDossiers): JobState {
       load,
       revisions: [{ entry: null, source: 'shipped', changed: 0, pct: rpm.map(() => load.map(() => 0)) }],
     },
+    dossiers: { machine: null, kit: null },
     held: [],
   }
 }

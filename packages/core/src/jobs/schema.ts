@@ -1,7 +1,9 @@
 import { z } from 'zod'
 import { stations, tapMethods } from '../dossiers/index.ts'
+import { largestInteger } from '../shared/index.ts'
 import { earlierWorks, irreversibleActs, partStates, photoShows } from './model.ts'
 import { connectionTargetSchema, pairSides } from '../wiring/index.ts'
+import { instant } from './instant.ts'
 
 const id = z.string().min(1).max(64)
 const text = z.string().min(1).max(10_000)
@@ -14,11 +16,17 @@ const place = {
   passage: id.optional(),
 }
 const hash = z.string().regex(/^[0-9a-f]{64}$/, 'must be a SHA-256 in 64 hex digits')
+export const dossierRefSchema = z.strictObject({
+  id,
+  version: z.int().positive().max(largestInteger),
+  hash,
+  variant: id.optional(),
+})
 const cells = z.array(z.strictObject({ rpm: finite, load: finite, old: finite, new: finite })).max(1600)
 
 const common = {
   id: z.string().min(1).max(100),
-  at: z.string().max(40).optional(),
+  at: instant.optional(),
   by: z.string().min(1).max(80).optional(),
   device: z.string().max(80).optional(),
 }
@@ -167,6 +175,14 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ ...common, kind: z.literal('mounted'), place: id, trial: z.boolean() }),
   z.strictObject({ ...common, kind: z.literal('tied'), passage: id }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('dossier-changed'),
+    dossier: z.enum(['machine', 'kit']),
+    to: dossierRefSchema,
+    replaces: hash,
+    invalidates: z.array(z.strictObject({ entry: z.string().min(1).max(100), why: text })).max(5000),
+  }),
   z.strictObject({ ...common, kind: z.literal('undo'), undoes: z.string().min(1).max(100) }),
 ])
 

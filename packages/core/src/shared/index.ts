@@ -1,4 +1,6 @@
 export { failure, success, type Outcome, type Problem } from './result.ts'
+export { cleanText, deepestJson, findUnclean, idText, isCleanText, largestInteger, queryInteger } from './cleanValue.ts'
+export { csvText, readCsvCell } from './csvText.ts'
 export { problemsOfZod } from './zodProblems.ts'
 export type { ShapeOf } from './shape.ts'
 export type { Flavour } from './flavour.ts'

@@ -2,7 +2,7 @@ import { fastenerWords, minutesText, type Station } from '@tidy-badger/core/doss
 import { toolsNeeded, workOf, wordsOf, type WorkItem } from '@tidy-badger/core/jobs'
 import type { MinutesSpread } from '@tidy-badger/core/scheduling'
 import type { Content, TableCell } from 'pdfmake/interfaces.js'
-import type { LoadedJob } from '../jobs/index.ts'
+import type { PaperJob } from '../jobs/index.ts'
 import { makePdf } from '../platform/pdf.ts'
 
 const printed: [Station, string][] = [
@@ -16,14 +16,14 @@ const printed: [Station, string][] = [
 ]
 
 /** The steps of a job with a box before each, to take to the machine on paper. */
-export function stepsPdf({ row, dossiers, state }: LoadedJob, left: MinutesSpread, madeAt: string): Promise<Buffer> {
+export function stepsPdf({ title, dossiers, state }: PaperJob, left: MinutesSpread, madeAt: string): Promise<Buffer> {
   return makePdf({
     pageSize: 'A4',
     pageMargins: [40, 44, 40, 50],
-    info: { title: `Steps: ${row.title}`, creator: 'Tidy Badger' },
+    info: { title: `Steps: ${title}`, creator: 'Tidy Badger' },
     defaultStyle: { font: 'Text', fontSize: 10.5, lineHeight: 1.2 },
     content: [
-      { text: row.title, fontSize: 20, bold: true },
+      { text: title, fontSize: 20, bold: true },
       {
         text: `${dossiers.machine.maker} ${dossiers.machine.model} + ${dossiers.kit.maker} ${dossiers.kit.model} · printed ${madeAt.slice(0, 10)} · still to do: half of such days ${Math.round(left.p50)} min, nine in ten ${Math.round(left.p90)} min`,
         color: '#5d6262',
@@ -49,7 +49,7 @@ export function stepsPdf({ row, dossiers, state }: LoadedJob, left: MinutesSprea
       },
     ],
     footer: (page: number, pages: number): Content => ({
-      text: `Tidy Badger · ${row.title} · page ${page} of ${pages}`,
+      text: `Tidy Badger · ${title} · page ${page} of ${pages}`,
       fontSize: 8,
       color: '#5d6262',
       margin: [40, 16, 40, 0],

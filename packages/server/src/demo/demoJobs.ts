@@ -16,16 +16,16 @@ import { stations, type Station } from '@tidy-badger/core/dossiers'
 import { drawMinutes } from '@tidy-badger/core/scheduling'
 import { seededRandom } from '@tidy-badger/core/shared'
 import type { JobService, LoadedJob } from '../jobs/index.ts'
-import type { Rooms } from '../platform/rooms.ts'
+import type { AppDeps } from '../platform/deps.ts'
 import { demoJobs, type DemoJob } from './demoList.ts'
 
 /** Seeds the demo jobs when the store holds no job at all. */
-export async function seedDemo(rooms: Rooms, service: JobService): Promise<void> {
-  if ((await service.list()).length > 0) return
-  for (const demo of demoJobs) await seedJob(rooms, service, demo)
+export async function seedDemo(deps: AppDeps, service: JobService): Promise<void> {
+  if ((await service.list({ archived: 'all', deleted: false })).jobs.length > 0) return
+  for (const demo of demoJobs) await seedJob(deps, service, demo)
 }
 
-async function seedJob(rooms: Rooms, service: JobService, demo: DemoJob): Promise<void> {
+async function seedJob(deps: AppDeps, service: JobService, demo: DemoJob): Promise<void> {
   const job = await service.open({
     machine: { id: demo.machine ?? 'pellick-gorse-430', ...(demo.variant ? { variant: demo.variant } : {}) },
     kit: { id: demo.kit ?? 'quernby-p1' },
@@ -37,16 +37,16 @@ async function seedJob(rooms: Rooms, service: JobService, demo: DemoJob): Promis
   for (const station of stations.slice(0, stations.indexOf(demo.reached))) {
     for (const body of stationWork(job, station, writer.entries)) writer.add(body)
     if (station === 'trim')
-      for (const [i, seed] of demo.rides.entries()) await takeRide(rooms, job, writer, seed, i + 1, true)
+      for (const [i, seed] of demo.rides.entries()) await takeRide(deps, job, writer, seed, i + 1, true)
     writer.add({ kind: 'station-done', station })
   }
   if (demo.reached === 'trim')
     for (const [i, seed] of demo.rides.entries())
-      await takeRide(rooms, job, writer, seed, i + 1, demo.lastAccepted || i < demo.rides.length - 1)
+      await takeRide(deps, job, writer, seed, i + 1, demo.lastAccepted || i < demo.rides.length - 1)
   for (const body of (demo.ends ?? []).flatMap((end) => ticksOf(job, end))) writer.add(body)
   if (demo.reached === 'hand-back') for (const body of stationWork(job, 'hand-back', writer.entries)) writer.add(body)
   for (const body of demo.more) writer.add(body)
-  await service.append(job.row.id, undefined, writer.entries)
+  await service.append(job.row.id, { entries: writer.entries }, { role: 'keeper' })
 }
 
 /** Writes the journal of a demo job; each tick takes about as long as the dossier says, by a fixed seed. */
@@ -125,7 +125,7 @@ function stationWork(job: LoadedJob, station: Station, so: readonly NewEntry[]):
 
 /** A simulated ride with the table in force, imported, fitted and, where asked, taken over. */
 async function takeRide(
-  rooms: Rooms,
+  deps: AppDeps,
   job: LoadedJob,
   writer: ReturnType<typeof entryWriter>,
   seed: number,
@@ -145,7 +145,7 @@ async function takeRide(
     spirit: 0.3 + 0.15 * number,
   })
   const bytes = new TextEncoder().encode(rideCsv(ride))
-  const log = await rooms.files.putBytes(bytes)
+  const log = await deps.files.putBytes(bytes)
   const read = readLogBytes(bytes, {}, machine.engine.stoichAfr)
   if (!read.ok) throw new Error(`demo: ${read.problems[0].message}`)
   const columns = {

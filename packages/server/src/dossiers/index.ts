@@ -1,9 +1,10 @@
-import type { FastifyInstance } from 'fastify'
+import type { HttpApp } from '../platform/http.ts'
 import { dossierRoutes } from './routes.ts'
 import type { DossierService } from './service.ts'
 
 export { dossierService, type DossierAsked, type DossierService } from './service.ts'
+export type { Seeded } from './seedShipped.ts'
 
 export function dossiersPlugin(dossiers: DossierService) {
-  return async (app: FastifyInstance): Promise<void> => dossierRoutes(app, dossiers)
+  return async (app: HttpApp): Promise<void> => dossierRoutes(app, dossiers)
 }

@@ -1,13 +1,14 @@
 import { jobFileSchema, appendSchema, newEntrySchema } from '@tidy-badger/core/jobs'
 import { kitSchema, machineSchema } from '@tidy-badger/core/dossiers'
 import { suggestRequestSchema } from '@tidy-badger/core/fuel-trim'
+import { cleanText, idText, queryInteger } from '@tidy-badger/core/shared'
 import { connectionSchema } from '@tidy-badger/core/wiring'
-import type { FastifyInstance } from 'fastify'
 import { z } from 'zod'
 import { notFound } from '../platform/errors.ts'
+import { hashText, versionQuery, type HttpApp } from '../platform/http.ts'
 import type { DossierService } from './service.ts'
 
-const published = {
+const publishedSchemas = {
   machine: machineSchema,
   kit: kitSchema,
   entry: newEntrySchema,
@@ -17,58 +18,142 @@ const published = {
   connection: connectionSchema,
 } satisfies Record<string, z.ZodType>
 
-const named = z.object({ kind: z.enum(['machine', 'kit']), id: z.string().min(1) })
-const versioned = z.object({ version: z.coerce.number().int().positive().optional() })
-const draftParams = z.object({ id: z.string().min(1).max(100) })
+const named = z.object({ kind: z.enum(['machine', 'kit']), id: idText })
+const draftParams = z.object({ id: idText })
 const anyDocument = z.record(z.string(), z.unknown())
+const ref = z.object({ id: z.string(), version: z.int(), hash: hashText })
+const draftRow = z.object({
+  id: z.string(),
+  savedAt: z.string(),
+  savedBy: z.string().nullable(),
+  revision: z.int(),
+})
 
 /** Larger than any machine that can be checked: a document too large is then refused with its own sentence. */
 const documentLimitBytes = 8 * 1024 * 1024
 
-export function dossierRoutes(app: FastifyInstance, dossiers: DossierService): void {
-  app.get('/api/dossiers', { schema: { summary: 'Machines and kits in the store, newest version first' } }, () =>
-    dossiers.list(),
+export function dossierRoutes(app: HttpApp, dossiers: DossierService): void {
+  app.get(
+    '/api/dossiers',
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'Machines and kits that are published, newest version first',
+        response: {
+          200: z.array(
+            ref.extend({
+              kind: z.enum(['machine', 'kit']),
+              draft: z.boolean(),
+              name: z.string(),
+              about: z.string(),
+              variants: z.array(z.object({ id: z.string(), name: z.string(), tells: z.string() })),
+              fits: z.array(z.string()),
+            }),
+          ),
+        },
+      },
+    },
+    () => dossiers.list(),
   )
   app.get(
     '/api/dossiers/:kind/:id',
-    { schema: { summary: 'One published document', params: named, querystring: versioned } },
-    (request) => {
-      const { kind, id } = named.parse(request.params)
-      return dossiers.document(kind, id, versioned.parse(request.query).version)
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'One published document',
+        params: named,
+        querystring: z.object({ version: versionQuery }),
+        response: { 200: z.object({ document: z.looseObject({ kind: z.string() }), hash: hashText }) },
+      },
     },
+    (request) => dossiers.document(request.params.kind, request.params.id, request.query.version),
   )
   app.post(
     '/api/dossiers',
-    { bodyLimit: documentLimitBytes, schema: { summary: 'Publish a document as the next version of its id' } },
+    {
+      config: { access: 'keeper' },
+      bodyLimit: documentLimitBytes,
+      schema: {
+        summary: 'Publish a document as the next version of its id',
+        body: anyDocument,
+        response: { 201: ref },
+      },
+    },
     async (request, reply) => reply.code(201).send(await dossiers.publish(request.body)),
   )
-  app.get('/api/drafts', { schema: { summary: 'Documents being written' } }, () => dossiers.drafts())
-  app.get('/api/drafts/:id', { schema: { summary: 'One of them', params: draftParams } }, (request) =>
-    dossiers.draft(draftParams.parse(request.params).id),
+  app.get(
+    '/api/drafts',
+    {
+      config: { access: 'fitter' },
+      schema: { summary: 'Documents being written', response: { 200: z.array(draftRow.extend({ name: z.string() })) } },
+    },
+    () => dossiers.drafts(),
+  )
+  app.get(
+    '/api/drafts/:id',
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'One of them',
+        params: draftParams,
+        response: { 200: draftRow.extend({ document: anyDocument }) },
+      },
+    },
+    (request) => dossiers.draft(request.params.id),
   )
   app.put(
     '/api/drafts/:id',
     {
+      config: { access: 'fitter' },
       bodyLimit: documentLimitBytes,
-      schema: { summary: 'Save a document as it stands, whole or not', params: draftParams, body: anyDocument },
+      schema: {
+        summary: 'Save a document as it stands, whole or not; a known one with the revision it was made on',
+        params: draftParams,
+        querystring: z.object({ base: queryInteger(1).optional() }),
+        body: anyDocument,
+        response: { 200: z.object({ id: z.string(), savedAt: z.string(), revision: z.int() }) },
+      },
     },
-    (request) => dossiers.saveDraft(draftParams.parse(request.params).id, anyDocument.parse(request.body)),
+    (request) =>
+      dossiers.saveDraft(
+        request.params.id,
+        request.body,
+        request.query.base ?? null,
+        request.sender?.role === 'fitter' ? request.sender.person : null,
+      ),
   )
   app.delete(
     '/api/drafts/:id',
-    { schema: { summary: 'Throw a draft away', params: draftParams } },
+    {
+      config: { access: 'keeper' },
+      schema: { summary: 'Throw a draft away', params: draftParams, response: { 204: z.null() } },
+    },
     async (request, reply) => {
-      await dossiers.dropDraft(draftParams.parse(request.params).id)
+      await dossiers.dropDraft(request.params.id)
       return reply.code(204).send()
     },
   )
-  app.get('/api/schemas', { schema: { summary: 'Names of the published JSON Schemas' } }, () => Object.keys(published))
+  app.get(
+    '/api/schemas',
+    {
+      config: { access: 'fitter' },
+      schema: { summary: 'Names of the published JSON Schemas', response: { 200: z.array(z.string()) } },
+    },
+    () => Object.keys(publishedSchemas),
+  )
   app.get(
     '/api/schemas/:name',
-    { schema: { summary: 'One JSON Schema', params: z.object({ name: z.string() }) } },
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'One JSON Schema',
+        params: z.object({ name: cleanText(80) }),
+        response: { 200: z.looseObject({ $schema: z.string() }) },
+      },
+    },
     (request) => {
-      const { name } = z.object({ name: z.string() }).parse(request.params)
-      const schema = Object.entries(published).find(([known]) => known === name.replace(/\.json$/, ''))?.[1]
+      const { name } = request.params
+      const schema = Object.entries(publishedSchemas).find(([known]) => known === name.replace(/\.json$/, ''))?.[1]
       if (!schema) throw notFound('schema', name)
       return z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' })
     },

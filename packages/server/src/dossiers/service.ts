@@ -1,146 +1,185 @@
-import {
-  composeVariant,
-  parseDossier,
-  parseKit,
-  parseMachine,
-  type Dossier,
-  type DossierRef,
-  type Kit,
-  type Machine,
-} from '@tidy-badger/core/dossiers'
-import { shippedDossiers } from '@tidy-badger/core/dossiers/shipped'
-import { contentHash, type Outcome } from '@tidy-badger/core/shared'
-import { notFound, Refusal } from '../platform/errors.ts'
-import type { Rooms } from '../platform/rooms.ts'
-import { dossierRepository } from './repository.ts'
+import { composeVariant, type Dossier, type DossierRef, type Kit, type Machine } from '@tidy-badger/core/dossiers'
+import { contentHash, type Problem } from '@tidy-badger/core/shared'
+import { notFound, Refusal, refusal } from '../platform/errors.ts'
+import type { AppDeps } from '../platform/deps.ts'
+import { checkDocument } from './checkDocument.ts'
+import { readReference } from './readReference.ts'
+import { dossierRepository, type DossierRow, type DraftRow } from './repository.ts'
+import { seedShipped, type Seeded } from './seedShipped.ts'
 
-/** A reference to a stored version, or a whole document. */
+/** A reference to a published version, or a whole document. */
 export type DossierAsked = { id: string; version?: number; variant?: string } | Record<string, unknown>
+
+/** A dossier that somebody asked with. */
+export interface FoundDossier<T extends Dossier> {
+  /** A machine composed with its variant. */
+  document: T
+  ref: DossierRef
+  /** The document as it is kept, variants uncomposed; null when a published one was named. */
+  own: T | null
+}
 
 export type DossierService = ReturnType<typeof dossierService>
 
-export function dossierService(rooms: Rooms) {
-  const repository = dossierRepository(rooms.db)
+export function dossierService(deps: AppDeps) {
+  const repository = dossierRepository(deps.db)
 
-  /** Published documents never change, so each is read and checked once. */
-  const read = new Map<string, Dossier>()
-  function checked(row: { hash: string; document: unknown }): Dossier {
+  /** Stored documents never change, so each is read once. */
+  const read = new Map<string, Promise<Dossier>>()
+  function documentOf(row: { hash: string; document: unknown }): Promise<Dossier> {
     const known = read.get(row.hash)
     if (known) return known
-    const document = orRefuse(parseDossier(row.document))
-    read.set(row.hash, document)
-    return document
+    const reading = checkDocument(deps.pool, row.document)
+    read.set(row.hash, reading)
+    reading.catch(() => read.delete(row.hash))
+    return reading
+  }
+  async function byHash(hash: string): Promise<Dossier> {
+    const known = read.get(hash)
+    if (known) return known
+    const row = await repository.byHash(hash)
+    if (!row) throw new Error(`dossiers: the store has no document ${hash}`)
+    return documentOf(row)
   }
 
-  async function store(document: Dossier): Promise<string> {
-    const hash = contentHash(document)
+  const rowOf = (document: Dossier, hash: string, published: boolean): DossierRow => {
     const { kind, id, version } = document
-    await repository.add({ hash, kind, id, version, document, storedAt: rooms.now() })
-    return hash
+    return { hash, kind, id, version, document, storedAt: deps.now(), published }
   }
 
-  async function resolve<T extends Dossier>(
+  async function find<T extends Dossier>(
     kind: T['kind'],
     asked: DossierAsked,
-    parse: (document: unknown, under?: string) => Outcome<T>,
     is: (document: Dossier) => document is T,
-  ): Promise<{ document: T; ref: DossierRef }> {
+  ): Promise<FoundDossier<T>> {
+    const wrongKind = () => new Error(`dossiers: what was read as a ${kind} is none`)
     if ('kind' in asked) {
-      const document = orRefuse(parse(asked, kind))
-      return { document, ref: { id: document.id, version: document.version, hash: await store(document) } }
+      const document = await checkDocument(deps.pool, asked, kind, kind)
+      if (!is(document)) throw wrongKind()
+      const { id, version } = document
+      return { document, ref: { id, version, hash: contentHash(document) }, own: document }
     }
     const { id, version, variant } = readReference(asked, kind)
     const row = await repository.byId(kind, id, version)
     if (!row)
-      throw new Refusal('unprocessable', {
-        code: 'unknown-dossier',
-        path: `${kind}.id`,
-        message: `There is no ${kind} "${id}"${version === undefined ? '' : ` in version ${version}`}.`,
-      })
-    const document = checked(row)
-    if (!is(document)) throw new Error(`dossiers: the row of ${kind} "${id}" holds a ${document.kind}`)
-    return { document, ref: { id, version: row.version, hash: row.hash, ...(variant ? { variant } : {}) } }
+      throw refusal(
+        'unprocessable',
+        'unknown-dossier',
+        `There is no ${kind} "${id}"${version === undefined ? '' : ` in version ${version}`}.`,
+        `${kind}.id`,
+      )
+    const document = await documentOf(row)
+    if (!is(document)) throw wrongKind()
+    return { document, ref: { id, version: row.version, hash: row.hash, ...(variant ? { variant } : {}) }, own: null }
   }
 
   return {
-    store,
-    /** Brings the shipped documents into the store; those that are there stay as they are. */
-    async seedShipped(): Promise<void> {
-      for (const document of shippedDossiers) await store(orRefuse(parseDossier(document)))
-    },
-    async machine(asked: DossierAsked): Promise<{ document: Machine; ref: DossierRef }> {
-      const found = await resolve<Machine>('machine', asked, parseMachine, isMachine)
+    byHash,
+    /** Brings what ships into the store; corrected documents become the next version of their id. */
+    seedShipped: (): Promise<Seeded[]> =>
+      seedShipped(repository, deps.now(), (hash, document) => read.set(hash, Promise.resolve(document))),
+    async machine(asked: DossierAsked): Promise<FoundDossier<Machine>> {
+      const found = await find<Machine>('machine', asked, isMachine)
       const composed = composeVariant(found.document, found.ref.variant)
-      if (!composed.ok)
-        throw new Refusal(
-          'unprocessable',
-          ...composed.problems.map((problem) => ({ ...problem, path: 'machine.variant' })),
-        )
-      return { document: composed.value, ref: found.ref }
+      if (composed.ok) return { ...found, document: composed.value }
+      throw new Refusal(
+        'unprocessable',
+        ...composed.problems.map((problem): Problem => ({ ...problem, path: 'machine.variant' })),
+      )
     },
-    kit: (asked: DossierAsked): Promise<{ document: Kit; ref: DossierRef }> =>
-      resolve<Kit>('kit', asked, parseKit, isKit),
-    async byHash(hash: string): Promise<Dossier> {
-      const row = await repository.byHash(hash)
-      if (!row) throw new Error(`dossiers: the store has no document ${hash}`)
-      return checked(row)
+    kit: (asked: DossierAsked): Promise<FoundDossier<Kit>> => find<Kit>('kit', asked, isKit),
+    /** Keeps a document for the jobs that point at it, without publishing it. @returns its hash */
+    async keepOwn(document: Dossier): Promise<string> {
+      const hash = contentHash(document)
+      await repository.add(rowOf(document, hash, false))
+      return hash
     },
     /** One published document as it stands, variants uncomposed. */
     async document(kind: Dossier['kind'], id: string, version?: number): Promise<{ document: Dossier; hash: string }> {
       const row = await repository.byId(kind, id, version)
       if (!row) throw notFound(kind, id)
-      return { document: checked(row), hash: row.hash }
+      return { document: await documentOf(row), hash: row.hash }
     },
-    /**
-     * Publishes a document as the next version of its id. The same document again is no second version.
-     */
+    /** The newest published version of an id. */
+    async newest(kind: Dossier['kind'], id: string): Promise<{ ref: DossierRef; document: Dossier } | null> {
+      const row = await repository.byId(kind, id)
+      return row ? { ref: { id, version: row.version, hash: row.hash }, document: await documentOf(row) } : null
+    },
+    /** Publishes a document as the next version of its id. The same document again is no second version. */
     async publish(body: unknown): Promise<DossierRef> {
-      const document = orRefuse(parseDossier(body))
+      const document = await checkDocument(deps.pool, body)
       const { kind, id, version } = document
-      const newest = await repository.byId(kind, id)
       const hash = contentHash(document)
-      if (await repository.byHash(hash)) return { id, version, hash }
+      const [newest, same] = [await repository.byId(kind, id), await repository.byHash(hash)]
+      if (same?.published) return { id, version, hash }
       const next = (newest?.version ?? 0) + 1
-      if (version !== next)
-        throw new Refusal('conflict', {
-          code: 'version-taken',
-          path: 'version',
-          message: `The next version of "${id}" is ${next}, not ${version}.${newest ? ' Somebody published in between: compare first.' : ''}`,
-        })
-      return { id, version, hash: await store(document) }
+      const taken = () =>
+        refusal(
+          'conflict',
+          'version-taken',
+          `The next version of "${id}" is ${next}, not ${version}.${newest ? ' Somebody published in between: compare first.' : ''}`,
+          'version',
+        )
+      if (version !== next || !(await repository.publish(rowOf(document, hash, true)))) throw taken()
+      return { id, version, hash }
     },
-    drafts: async () =>
-      (await repository.drafts()).map((row) => ({ id: row.id, savedAt: row.savedAt, name: draftName(row.document) })),
-    async draft(id: string) {
+    async drafts() {
+      const rows = await repository.drafts()
+      return rows.map(({ document, ...row }) => ({ ...row, name: draftName(document) }))
+    },
+    async draft(id: string): Promise<DraftRow> {
       const row = await repository.draft(id)
       if (!row) throw notFound('draft', id)
       return row
     },
-    async saveDraft(id: string, document: Record<string, unknown>) {
-      const row = { id, document, savedAt: rooms.now() }
-      await repository.saveDraft(row)
-      return { id, savedAt: row.savedAt }
+    /** @param base revision the draft was read in; null for a new one */
+    async saveDraft(id: string, document: Record<string, unknown>, base: number | null, savedBy: string | null) {
+      const savedAt = deps.now()
+      const saved = await repository.saveDraft({ id, document, savedAt, savedBy }, base)
+      if ('revision' in saved) return { id, savedAt, revision: saved.revision }
+      const { stands } = saved
+      throw refusal(
+        'conflict',
+        'draft-conflict',
+        stands
+          ? `${stands.savedBy ?? 'Somebody at the machine itself'} saved this draft in between, at ${stands.savedAt.slice(11, 16)} UTC. Keep yours, take theirs, or save yours as a draft of its own.`
+          : 'The draft was published or thrown away in between. Save yours as a draft of its own.',
+      )
     },
-    dropDraft: (id: string) => repository.dropDraft(id),
+    async dropDraft(id: string): Promise<void> {
+      if (!(await repository.dropDraft(id))) throw notFound('draft', id)
+    },
     async list() {
-      const rows = await repository.all()
-      return rows.map((row) => {
-        const document = checked(row)
-        return {
-          kind: document.kind,
-          id: document.id,
-          version: document.version,
-          hash: row.hash,
-          draft: document.draft === true,
-          name: `${document.maker} ${document.model}`,
-          about: document.kind === 'machine' ? `${document.class}, ${document.years}` : document.system,
-          variants:
-            document.kind === 'machine'
-              ? document.variants.map((variant) => ({ id: variant.id, name: variant.name, tells: variant.tells }))
-              : [],
-          fits: document.kind === 'kit' ? document.fits : [],
-        }
-      })
+      const heads = await repository.heads()
+      return Promise.all(
+        heads.map(async ({ hash, version }) => {
+          const document = await byHash(hash)
+          return {
+            kind: document.kind,
+            id: document.id,
+            version,
+            hash,
+            draft: document.draft === true,
+            name: `${document.maker} ${document.model}`,
+            about: document.kind === 'machine' ? `${document.class}, ${document.years}` : document.system,
+            variants:
+              document.kind === 'machine'
+                ? document.variants.map((variant) => ({ id: variant.id, name: variant.name, tells: variant.tells }))
+                : [],
+            fits: document.kind === 'kit' ? document.fits : [],
+          }
+        }),
+      )
+    },
+    /** Rows as they are stored, for a backup, and back from one. */
+    stored: {
+      hashes: repository.hashes,
+      row: repository.byHash,
+      async keep(row: DossierRow): Promise<void> {
+        if (!row.published || !(await repository.publish(row))) await repository.add({ ...row, published: false })
+      },
+      drafts: repository.drafts,
+      keepDraft: repository.restoreDraft,
     },
   }
 }
@@ -157,27 +196,4 @@ function isKit(document: Dossier): document is Kit {
 function draftName(document: unknown): string {
   const { maker = '', model = '' } = { ...Object(document) }
   return `${String(maker)} ${String(model)}`.trim() || 'without a name'
-}
-
-function orRefuse<T>(outcome: Outcome<T>): T {
-  if (outcome.ok) return outcome.value
-  throw new Refusal('malformed', ...outcome.problems)
-}
-
-function readReference(asked: DossierAsked, kind: string): { id: string; version?: number; variant?: string } {
-  const { id, version, variant } = { id: undefined, version: undefined, variant: undefined, ...asked }
-  const wrong = (field: string, message: string) =>
-    new Refusal('malformed', { code: 'malformed', path: `${kind}.${field}`, message })
-  if (typeof id !== 'string' || id === '')
-    throw wrong('id', `Name the ${kind} by its id, or send a whole document with a kind.`)
-  if (version !== undefined && (typeof version !== 'number' || !Number.isInteger(version)))
-    throw wrong('version', 'A version is a whole number.')
-  if (variant !== undefined && typeof variant !== 'string') throw wrong('variant', 'A variant is named by its id.')
-  const unread = Object.keys(asked).filter((key) => !['id', 'version', 'variant'].includes(key))
-  if (unread.length > 0)
-    throw wrong(
-      unread[0],
-      `A reference has id, version and variant; nobody reads "${unread[0]}". A whole document has a kind.`,
-    )
-  return { id, version, variant }
 }

@@ -1,8 +1,7 @@
 import { chooseFuse, idleDrain, wireRun } from '@tidy-badger/core/electrical'
-import type { Outcome } from '@tidy-badger/core/shared'
-import type { FastifyInstance } from 'fastify'
 import { z } from 'zod'
-import { Refusal } from '../platform/errors.ts'
+import { orRefuse } from '../platform/errors.ts'
+import type { HttpApp } from '../platform/http.ts'
 
 const wireRunSchema = z.strictObject({
   lengthM: z.number(),
@@ -26,26 +25,41 @@ const fuseSchema = z.strictObject({
   bundled: z.boolean().optional(),
 })
 
-function orRefuse<T>(outcome: Outcome<T>): T {
-  if (outcome.ok) return outcome.value
-  throw new Refusal('unprocessable', ...outcome.problems)
-}
+const figures = z.record(z.string(), z.unknown())
+const config = { access: 'fitter' } as const
 
 /** What wires, fuses and batteries do, asked for one at a time. */
-export async function electricalPlugin(app: FastifyInstance): Promise<void> {
+export async function electricalPlugin(app: HttpApp): Promise<void> {
   app.post(
     '/api/electrical/wire-run',
-    { schema: { summary: 'Resistance and drop of a run of copper', body: wireRunSchema } },
-    (request) => orRefuse(wireRun(wireRunSchema.parse(request.body))),
+    {
+      config,
+      schema: { summary: 'Resistance and drop of a run of copper', body: wireRunSchema, response: { 200: figures } },
+    },
+    (request) => orRefuse(wireRun(request.body)),
   )
   app.post(
     '/api/electrical/idle-drain',
-    { schema: { summary: 'Days until a standing battery is used up', body: idleDrainSchema } },
-    (request) => orRefuse(idleDrain(idleDrainSchema.parse(request.body))),
+    {
+      config,
+      schema: {
+        summary: 'Days until a standing battery is used up',
+        body: idleDrainSchema,
+        response: { 200: figures },
+      },
+    },
+    (request) => orRefuse(idleDrain(request.body)),
   )
   app.post(
     '/api/electrical/fuse',
-    { schema: { summary: 'The blade fuse for a load and its thinnest wire', body: fuseSchema } },
-    (request) => orRefuse(chooseFuse(fuseSchema.parse(request.body))),
+    {
+      config,
+      schema: {
+        summary: 'The blade fuse for a load and its thinnest wire',
+        body: fuseSchema,
+        response: { 200: figures },
+      },
+    },
+    (request) => orRefuse(chooseFuse(request.body)),
   )
 }

@@ -1,69 +1,73 @@
-import {
-  largestLogBytes,
-  readSuggestRequest,
-  suggestRequestSchema,
-  type TrimSuggestion,
-} from '@tidy-badger/core/fuel-trim'
-import type { FastifyInstance } from 'fastify'
+import { largestLogBytes, suggestRequestSchema } from '@tidy-badger/core/fuel-trim'
 import { Readable } from 'node:stream'
 import { z } from 'zod'
-import { notFound, Refusal } from '../platform/errors.ts'
-import type { Rooms } from '../platform/rooms.ts'
-import type { FitPool } from './fitPool.ts'
+import { notFound, Refusal, refusal } from '../platform/errors.ts'
+import type { AppDeps } from '../platform/deps.ts'
+import { fileAnswer, hashText, type HttpApp } from '../platform/http.ts'
+import type { SuggestAnswer } from './worker.ts'
 
 const suggestLimitBytes = 32 * 1024 * 1024
-const petrolStoichAfr = 14.7
-const hashParams = z.object({ hash: z.string().regex(/^[0-9a-f]{64}$/, 'must be a SHA-256 in 64 hex digits') })
+const params = z.object({ hash: hashText })
+const suggestAnswer = z.object({
+  delaySeconds: z.number(),
+  usedRows: z.int(),
+  rejected: z.record(z.string(), z.int()),
+  filtersOff: z.array(z.string()),
+  cells: z.array(z.array(z.looseObject({ trimPct: z.number(), changePct: z.number(), earned: z.boolean() }))),
+})
 
-/** What the contract promises, no more. */
-function answer(suggestion: TrimSuggestion) {
-  const { delaySeconds, usedRows, rejected, filtersOff, cells } = suggestion
-  return { delaySeconds, usedRows, rejected, filtersOff, cells }
-}
-
-export function fuelTrimRoutes(app: FastifyInstance, rooms: Rooms, pool: FitPool): void {
-  app.post(
-    '/api/fuel-trim/suggest',
-    {
-      bodyLimit: suggestLimitBytes,
-      schema: { summary: 'What a ride log earned in a trim table', body: suggestRequestSchema },
-    },
-    async (request) => {
-      const asked = readSuggestRequest(request.body)
-      if (!asked.ok) throw new Refusal('malformed', ...asked.problems)
-      const { log } = asked.value.request
-      const outcome = await pool.fit({
-        csv: log.csv,
-        reading: { columns: log.columns, units: log.units, dropUnreadable: log.dropUnreadable },
-        problem: asked.value.problem,
-        stoichAfr: petrolStoichAfr,
-      })
-      if (!outcome.ok)
-        throw new Refusal(
-          'unprocessable',
-          ...outcome.problems.map((problem) => ({
-            ...problem,
-            path: problem.path === '' ? 'log.csv' : `log.${problem.path}`,
-          })),
+export function fuelTrimRoutes(app: HttpApp, deps: AppDeps): void {
+  app.register(async (raw: HttpApp) => {
+    raw.removeAllContentTypeParsers()
+    raw.addContentTypeParser('application/json', { parseAs: 'buffer' }, (_request, body, done) => done(null, body))
+    // The body is checked where it is read, in a worker; its schema is there for who asks what to send.
+    raw.setValidatorCompiler(() => () => true)
+    raw.post(
+      '/api/fuel-trim/suggest',
+      {
+        config: { access: 'fitter' },
+        bodyLimit: suggestLimitBytes,
+        schema: {
+          summary: 'What a ride log earned in a trim table',
+          body: suggestRequestSchema,
+          response: { 200: suggestAnswer },
+        },
+      },
+      async (request) => {
+        const body: unknown = request.body
+        if (!Buffer.isBuffer(body)) throw refusal('malformed', 'body-empty', 'The request itself is missing.')
+        const result = await deps.pool.run<SuggestAnswer>(
+          new URL('./worker.ts', import.meta.url),
+          'suggest',
+          body,
+          deps.config.fitLimitMs,
+          (limitMs) =>
+            refusal(
+              'unavailable',
+              'fit-too-slow',
+              `The fit took longer than ${limitMs / 1000} s and was ended. Send a shorter log or a smaller table.`,
+              'log.csv',
+            ),
         )
-      return answer(outcome.value)
-    },
-  )
+        if (result.kind !== 'answer') throw new Refusal(result.kind, ...result.problems)
+        return result.answer
+      },
+    )
+  })
 
-  app.register(async (raw) => {
+  app.register(async (raw: HttpApp) => {
     raw.removeAllContentTypeParsers()
     raw.addContentTypeParser('*', (_request, payload, done) => done(null, payload))
     raw.put(
       '/api/logs/:hash',
       {
+        config: { access: 'fitter' },
         bodyLimit: largestLogBytes + 1,
-        schema: { summary: 'Keep the bytes of a log under their SHA-256', params: hashParams },
+        schema: { summary: 'Keep the bytes of a log under their SHA-256', params, response: { 204: z.null() } },
       },
       async (request, reply) => {
-        const { hash } = hashParams.parse(request.params)
-        if (!(request.body instanceof Readable))
-          throw new Refusal('malformed', { code: 'body-empty', path: '', message: 'The log itself is missing.' })
-        await rooms.files.put(hash, request.body, largestLogBytes)
+        if (!(request.body instanceof Readable)) throw refusal('malformed', 'body-empty', 'The log itself is missing.')
+        await deps.files.put(request.params.hash, request.body, largestLogBytes)
         return reply.code(204).send()
       },
     )
@@ -71,11 +75,11 @@ export function fuelTrimRoutes(app: FastifyInstance, rooms: Rooms, pool: FitPool
 
   app.get(
     '/api/logs/:hash',
-    { schema: { summary: 'The bytes of a log', params: hashParams } },
+    { config: { access: 'fitter' }, schema: { summary: 'The bytes of a log', params, ...fileAnswer('text/csv') } },
     async (request, reply) => {
-      const { hash } = hashParams.parse(request.params)
-      if (!(await rooms.files.has(hash))) throw notFound('log', hash)
-      return reply.type('text/csv').send(rooms.files.stream(hash))
+      const { hash } = request.params
+      if (!(await deps.files.has(hash))) throw notFound('log', hash)
+      return reply.type('text/csv').send(deps.files.stream(hash))
     },
   )
 }

@@ -1,40 +1,58 @@
-import { handbackSheet, trimCsv } from '@tidy-badger/core/handover'
+import { trimCsv } from '@tidy-badger/core/handover'
 import { currentTrim } from '@tidy-badger/core/jobs'
-import type { FastifyInstance } from 'fastify'
+import { idText } from '@tidy-badger/core/shared'
 import { z } from 'zod'
 import type { JobService } from '../jobs/index.ts'
-import type { Rooms } from '../platform/rooms.ts'
-import { wiringSvg } from '../wiring/index.ts'
-import { sheetPdf } from './sheetPdf.ts'
+import { photoForPaper } from '../photos/index.ts'
+import type { AppDeps } from '../platform/deps.ts'
+import { fileAnswer, type HttpApp } from '../platform/http.ts'
+import type { SheetTask } from './worker.ts'
 
-const params = z.object({ id: z.string().min(1) })
+const params = z.object({ id: idText })
 
-export function handoverPlugin(rooms: Rooms, jobs: JobService) {
-  return async (app: FastifyInstance): Promise<void> => {
+export function handoverPlugin(deps: AppDeps, jobs: JobService) {
+  /** A photo ready for paper; null when its bytes are lost or cannot be drawn: the paper then says so. */
+  const photoOf = async (hash: string) =>
+    deps.photos.read(hash).then(
+      (bytes) => photoForPaper(bytes),
+      () => null,
+    )
+  return async (app: HttpApp): Promise<void> => {
     app.get(
       '/api/jobs/:id/handback.pdf',
-      { schema: { summary: 'The hand-back paper', params } },
+      {
+        config: { access: 'fitter' },
+        schema: { summary: 'The hand-back paper', params, ...fileAnswer('application/pdf') },
+      },
       async (request, reply) => {
-        const job = await jobs.load(params.parse(request.params).id)
-        const sheet = handbackSheet(job.dossiers, job.row, job.state)
-        const photos = await Promise.all(
-          sheet.photos.map(async ({ hash, says }) => ({ says, jpeg: await rooms.photos.read(hash) })),
-        )
-        return reply
-          .type('application/pdf')
-          .send(await sheetPdf(sheet, wiringSvg(job.dossiers, job.state, job.row.title), rooms.now(), photos))
+        const { row, dossiers, state } = await jobs.load(request.params.id)
+        const photos: [string, Buffer | null][] = []
+        for (const { photo, handBack } of state.photos) if (handBack) photos.push([photo, await photoOf(photo)])
+        const { title, createdAt } = row
+        const task: SheetTask = {
+          row: { title, createdAt },
+          dossiers,
+          state,
+          madeAt: deps.now(),
+          photos: new Map(photos),
+        }
+        const pdf = await deps.pool.run<Uint8Array>(new URL('./worker.ts', import.meta.url), 'sheet', task)
+        return reply.type('application/pdf').send(Buffer.from(pdf))
       },
     )
 
     app.get(
       '/api/jobs/:id/trim.csv',
-      { schema: { summary: 'The trim table in force', params } },
+      {
+        config: { access: 'fitter' },
+        schema: { summary: 'The trim table in force', params, ...fileAnswer('text/csv') },
+      },
       async (request, reply) => {
-        const job = await jobs.load(params.parse(request.params).id)
+        const job = await jobs.load(request.params.id)
         const { rpm, load } = job.state.trim
         return reply
           .type('text/csv; charset=utf-8')
-          .header('content-disposition', `attachment; filename="trim-${job.row.id}.csv"`)
+          .header('content-disposition', `attachment; filename="trim-${encodeURIComponent(job.row.id)}.csv"`)
           .send(trimCsv(rpm, load, currentTrim(job.state)))
       },
     )

@@ -9,7 +9,7 @@ export async function sheetPdf(
   given: HandbackSheet,
   wiring: string,
   madeAt: string,
-  photos: readonly { says: string; jpeg: Buffer }[] = [],
+  photos: readonly PaperPhoto[] = [],
 ): Promise<Buffer> {
   // The PDF maker writes into the lists it is given, and these are the job's own.
   const sheet = structuredClone(given)
@@ -75,14 +75,22 @@ export async function sheetPdf(
   return makePdf(document)
 }
 
+/** A picture of the pack and what it shows; without bytes where it cannot be drawn. */
+export interface PaperPhoto {
+  says: string
+  jpeg: Buffer | null
+}
+
 /** Two photos beside each other. */
-function photoPages(photos: readonly { says: string; jpeg: Buffer }[]): Content[] {
+function photoPages(photos: readonly PaperPhoto[]): Content[] {
   if (photos.length === 0) return []
-  const cell = (photo: { says: string; jpeg: Buffer } | undefined): Content =>
+  const cell = (photo: PaperPhoto | undefined): Content =>
     photo
       ? {
           stack: [
-            { image: `data:image/jpeg;base64,${photo.jpeg.toString('base64')}`, fit: [248, 190] },
+            photo.jpeg
+              ? { image: `data:image/jpeg;base64,${photo.jpeg.toString('base64')}`, fit: [248, 190] }
+              : { text: 'This picture cannot be drawn.', color: '#5d6262', margin: [0, 80, 0, 80] },
             { text: photo.says, fontSize: 9, color: '#5d6262', margin: [0, 2, 0, 8] },
           ],
         }

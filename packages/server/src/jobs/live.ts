@@ -1,19 +1,41 @@
 import type { WebSocket } from 'ws'
 
-export type Live = ReturnType<typeof liveRooms>
+export type Live = ReturnType<typeof liveSockets>
+
+/** Close code of a socket whose device is not paired any more. */
+export const closedUnpaired = 4401
 
 /** Tells everybody who looks at a job that its journal has grown. What grew is fetched over HTTP. */
-export function liveRooms() {
-  const listeners = new Map<string, Set<WebSocket>>()
+export function liveSockets() {
+  const byJob = new Map<string, Set<WebSocket>>()
+  const byDevice = new Map<string, Set<WebSocket>>()
+  const join = (sockets: Map<string, Set<WebSocket>>, key: string, socket: WebSocket) => {
+    const room = sockets.get(key) ?? new Set()
+    room.add(socket)
+    sockets.set(key, room)
+    socket.on('close', () => {
+      room.delete(socket)
+      if (room.size === 0) sockets.delete(key)
+    })
+  }
   return {
-    join(job: string, socket: WebSocket): void {
-      const room = listeners.get(job) ?? new Set()
-      room.add(socket)
-      listeners.set(job, room)
-      socket.on('close', () => room.delete(socket))
+    /** @param device the paired device that holds it; none on the machine itself */
+    join(job: string, socket: WebSocket, device?: string): void {
+      join(byJob, job, socket)
+      if (device !== undefined) join(byDevice, device, socket)
     },
     grew(job: string, head: number): void {
-      for (const socket of listeners.get(job) ?? []) socket.send(JSON.stringify({ job, head }))
+      for (const socket of byJob.get(job) ?? []) socket.send(JSON.stringify({ job, head }))
+    },
+    /** Devices that hold a socket open. */
+    devices: (): string[] => [...byDevice.keys()],
+    /** Closes at once all that a device holds open. */
+    dismiss(device: string): void {
+      for (const socket of byDevice.get(device) ?? []) {
+        socket.close(closedUnpaired, 'unpaired')
+        // A peer that does not answer the closing does not keep it open.
+        setTimeout(() => socket.terminate(), 1000).unref()
+      }
     },
   }
 }

@@ -1,131 +1,170 @@
-import { composeVariant, type DossierRef, type Kit, type Machine } from '@tidy-badger/core/dossiers'
 import {
-  checkReferences,
-  entryVersion,
+  invalidatedBy,
+  isAhead,
   jobFindings,
-  openStops,
-  planAppend,
-  replay,
-  stationNow,
+  movesDossiers,
+  refsInForce,
+  type Invalidated,
   type JobDossiers,
-  type JobFile,
-  type JobState,
+  type JobRefs,
   type JournalEntry,
   type NewEntry,
 } from '@tidy-badger/core/jobs'
+import { compareDossiers, type DossierRef } from '@tidy-badger/core/dossiers'
 import type { Erratum } from '@tidy-badger/core/wiring'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
-import { notFound, Refusal } from '../platform/errors.ts'
-import type { Rooms } from '../platform/rooms.ts'
-import { packLog, unpackLog, unpackPhoto } from './logPacking.ts'
+import { notFound, Refusal, refusal } from '../platform/errors.ts'
+import type { AppDeps } from '../platform/deps.ts'
+import type { Sender } from '../platform/http.ts'
+import { serialize } from '../platform/serialize.ts'
+import { judgementVersion } from './judgeJob.ts'
+import { jobList, summaryOf } from './jobList.ts'
+import { jobStore, type LoadedJob } from './jobStore.ts'
+import { deletedJobsLiveMs, mostEntries, mostSince } from './keeping.ts'
 import type { Live } from './live.ts'
-import { jobRepository, type JobRow } from './repository.ts'
+import { HeadMoved, jobRepository, type JobRow } from './repository.ts'
+import { isHeavy } from './weight.ts'
+import { judgeAppend, type AppendTask, type JudgedAppend } from './worker.ts'
 
-export interface LoadedJob {
-  row: JobRow
-  machineRef: DossierRef
-  kitRef: DossierRef
-  dossiers: JobDossiers
-  documents: { machine: Machine; kit: Kit }
-  journal: JournalEntry[]
-  state: JobState
-}
-
+export type { LoadedJob } from './jobStore.ts'
 export type JobService = ReturnType<typeof jobService>
 
-export function jobService(rooms: Rooms, dossiers: DossierService, live: Live) {
-  const repository = jobRepository(rooms.db)
-  const loaded = new Map<string, LoadedJob>()
-  const queues = new Map<string, Promise<unknown>>()
+export interface Append {
+  base?: number
+  entries: readonly NewEntry[]
+  /** Entries that the yard had before it was restored, as they were. */
+  again?: boolean
+}
 
+export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) {
+  const repository = jobRepository(deps.db)
+  const store = jobStore(deps, dossiers, repository)
+  const list = jobList(repository, store)
   /** One change of a job at a time; reading waits for none. */
-  function inTurn<T>(job: string, work: () => Promise<T>): Promise<T> {
-    const turn = (queues.get(job) ?? Promise.resolve()).then(work, work)
-    queues.set(job, turn)
-    return turn
-  }
-
-  async function assemble(row: JobRow, journal: JournalEntry[]): Promise<LoadedJob> {
-    const machine = await dossiers.byHash(row.machineHash)
-    const kit = await dossiers.byHash(row.kitHash)
-    if (machine.kind !== 'machine' || kit.kind !== 'kit')
-      throw new Error(`jobs: "${row.id}" points at the wrong kinds of dossier`)
-    const variant = row.machineVariant ?? undefined
-    const composed = composeVariant(machine, variant)
-    if (!composed.ok) throw new Refusal('unprocessable', ...composed.problems)
-    const jobDossiers = { machine: composed.value, kit }
-    return {
-      row,
-      machineRef: { id: machine.id, version: machine.version, hash: row.machineHash, ...(variant ? { variant } : {}) },
-      kitRef: { id: kit.id, version: kit.version, hash: row.kitHash },
-      dossiers: jobDossiers,
-      documents: { machine, kit },
-      journal,
-      state: replay(jobDossiers, journal),
-    }
-  }
-
-  async function load(id: string): Promise<LoadedJob> {
-    const known = loaded.get(id)
-    if (known) return known
-    const row = await repository.byId(id)
-    if (!row) throw notFound('job', id)
-    const job = await assemble(row, await repository.journal(id))
-    loaded.set(id, job)
-    return job
-  }
+  const oneByOne = serialize()
 
   function headOf(job: LoadedJob): number {
     return job.journal.at(-1)?.seq ?? 0
   }
 
-  /** Stamps and stores entries, then takes them into the job in memory. */
-  async function write(job: LoadedJob, fresh: readonly NewEntry[]): Promise<JournalEntry[]> {
-    const head = headOf(job)
-    const receivedAt = rooms.now()
-    const stamped = fresh.map((entry, i): JournalEntry => ({
-      ...entry,
-      seq: head + 1 + i,
-      receivedAt,
-      v: entryVersion,
-    }))
-    if (stamped.length === 0) return []
-    await repository.append(job.row.id, stamped)
-    job.journal = [...job.journal, ...stamped]
-    job.state = replay(job.dossiers, job.journal)
-    live.grew(job.row.id, headOf(job))
-    return stamped
-  }
-
   async function requireFiles(entries: readonly NewEntry[]): Promise<void> {
     for (const [i, entry] of entries.entries())
-      if (entry.kind === 'log-imported' && !(await rooms.files.has(entry.log)))
-        throw new Refusal('unprocessable', {
-          code: 'log-missing',
-          path: `entries.${i}.log`,
-          message: 'The bytes of this log have not arrived. Send them first.',
-        })
-      else if (entry.kind === 'photo' && !(await rooms.photos.has(entry.photo)))
-        throw new Refusal('unprocessable', {
-          code: 'photo-missing',
-          path: `entries.${i}.photo`,
-          message: 'The bytes of this photo have not arrived. Send them first.',
-        })
+      if (entry.kind === 'log-imported' && !(await deps.files.has(entry.log)))
+        throw refusal(
+          'unprocessable',
+          'log-missing',
+          'The bytes of this log have not arrived. Send them first.',
+          `entries.${i}.log`,
+        )
+      else if (entry.kind === 'photo' && !(await deps.photos.has(entry.photo)))
+        throw refusal(
+          'unprocessable',
+          'photo-missing',
+          'The bytes of this photo have not arrived. Send them first.',
+          `entries.${i}.photo`,
+        )
   }
 
-  async function appendInTurn(id: string, base: number | undefined, entries: readonly NewEntry[]) {
-    const job = await load(id)
-    const plan = planAppend(job.dossiers, job.journal, entries)
-    if (plan.kind === 'unknown') throw new Refusal('unprocessable', ...plan.problems)
-    if (plan.kind === 'conflict') {
-      const since = job.journal.filter((entry) => entry.seq > (base ?? 0))
-      throw new Refusal(
-        'conflict',
-        ...plan.problems.map((problem) => ({ ...problem, head: headOf(job), entries: since })),
+  /** Dossiers in force once a batch is in, and their references. */
+  async function movedTo(job: LoadedJob, batch: readonly NewEntry[]): Promise<{ pair: JobDossiers; refs: JobRefs }> {
+    const refs = { machine: job.machineRef, kit: job.kitRef }
+    const known = new Map<string, NewEntry>(job.journal.map((entry) => [entry.id, entry]))
+    const fresh = batch.filter((entry) => !known.has(entry.id))
+    if (!fresh.some((entry) => movesDossiers(entry, known))) return { pair: job.dossiers, refs }
+    if (fresh.length > 1)
+      throw refusal(
+        'unprocessable',
+        'goes-alone',
+        'A change of version, or its undoing, goes alone: what else is in the batch would be judged by the wrong one.',
+        'entries',
       )
+    const [entry] = fresh
+    if (entry.kind === 'dossier-changed') await checkChange(job, entry)
+    const after = refsInForce(job.opened, [...job.journal, entry])
+    return { pair: await store.dossiersOf(after), refs: after }
+  }
+
+  async function checkChange(job: LoadedJob, entry: NewEntry & { kind: 'dossier-changed' }): Promise<void> {
+    const now = entry.dossier === 'machine' ? job.machineRef : job.kitRef
+    if (entry.replaces !== now.hash)
+      throw staleBase(job, 0, [
+        {
+          code: 'stale-base',
+          path: 'entries.0.replaces',
+          message: `The job works with version ${now.version} of its ${entry.dossier} by now.`,
+        },
+      ])
+    const wrong = (message: string, path = 'to') =>
+      refusal('unprocessable', 'unknown-dossier', message, `entries.0.${path}`)
+    const document = await dossiers.byHash(entry.to.hash).catch(() => null)
+    if (!document || document.kind !== entry.dossier || document.id !== now.id || document.version !== entry.to.version)
+      throw wrong(`There is no such version of the ${entry.dossier} "${now.id}".`)
+    if (document.kind === 'machine' && entry.to.variant && !document.variants.some(({ id }) => id === entry.to.variant))
+      throw wrong(`Version ${document.version} has no variant "${entry.to.variant}".`, 'to.variant')
+  }
+
+  function staleBase(job: LoadedJob, base: number, problems: Refusal['problems']): Refusal {
+    const since = job.journal.filter((entry) => entry.seq > base)
+    return new Refusal(
+      'conflict',
+      ...problems.map((problem) => ({
+        ...problem,
+        head: headOf(job),
+        entries: since.slice(0, mostSince),
+        since: since.length,
+      })),
+    )
+  }
+
+  /** Judges a batch, beside the server when that takes long. */
+  function judge(task: AppendTask): Promise<JudgedAppend> | JudgedAppend {
+    return isHeavy(task.before, task.journal, task.batch)
+      ? deps.pool.run(new URL('./worker.ts', import.meta.url), 'judgeAppend', task)
+      : judgeAppend(task)
+  }
+
+  async function appendTo(job: LoadedJob, { base, entries, again }: Append, sender: Sender | null) {
+    checkTimes(entries, deps.now())
+    if (job.journal.length + entries.length > mostEntries)
+      throw refusal(
+        'unprocessable',
+        'journal-full',
+        `A job takes ${mostEntries} entries, and this one has ${job.journal.length}. Open another job for what comes now.`,
+        'entries',
+      )
+    const person = sender?.role === 'fitter' && !again ? sender.person : null
+    const batch = person === null ? entries : entries.map((entry) => ({ ...entry, by: person }))
+    const { pair, refs } = await movedTo(job, batch)
+    const result = await judge({
+      before: job.dossiers,
+      after: pair,
+      refs,
+      journal: job.journal,
+      batch,
+      bound: sender?.role === 'fitter',
+      receivedAt: deps.now(),
+    })
+    if (result.kind === 'refused') {
+      if (result.plan.kind === 'unknown') throw new Refusal('unprocessable', ...result.plan.problems)
+      throw staleBase(job, base ?? 0, result.plan.problems)
     }
-    await requireFiles(entries)
-    const stamped = await write(job, plan.fresh)
+    const { plan, stamped, state, judged } = result
+    if (state && judged) {
+      await requireFiles(batch)
+      const before = headOf(job)
+      const head = before + stamped.length
+      const summary = { head, version: judgementVersion, body: judged }
+      await repository.append(job.row.id, before, stamped, summary, sender?.role === 'fitter' ? sender.device : null)
+      Object.assign(job, {
+        journal: [...job.journal, ...stamped],
+        state,
+        dossiers: pair,
+        machineRef: refs.machine,
+        kitRef: refs.kit,
+      })
+      await list.note(job.row, head, judged)
+      live.grew(job.row.id, head)
+    }
     return {
       head: headOf(job),
       entries: plan.places.map((place) => ({
@@ -135,129 +174,73 @@ export function jobService(rooms: Rooms, dossiers: DossierService, live: Live) {
     }
   }
 
-  async function merge(row: JobRow, file: JobFile) {
-    return inTurn(row.id, async () => {
-      const job = await load(row.id)
-      const known = new Set(job.journal.map((entry) => entry.id))
-      const fields = file.journal.map(({ seq: _seq, receivedAt: _at, v: _v, ...entry }): NewEntry => entry)
-      const plan = planAppend(job.dossiers, job.journal, fields)
-      if (plan.kind !== 'append')
-        throw new Refusal(plan.kind === 'unknown' ? 'unprocessable' : 'conflict', ...plan.problems)
-      await keepFiles(file)
-      await write(job, plan.fresh)
-      return {
-        id: row.id,
-        merged: true,
-        added: file.journal.filter((entry) => !known.has(entry.id)).length,
-        head: headOf(job),
-      }
-    })
-  }
-
-  async function keepFiles(file: JobFile): Promise<void> {
-    for (const [i, log] of file.logs.entries()) {
-      const bytes = unpackLog(log, `logs.${i}`)
-      await rooms.files.putBytes(bytes)
+  async function append(id: string, asked: Append, sender: Sender | null) {
+    try {
+      return await appendTo(await store.load(id), asked, sender)
+    } catch (error) {
+      if (!(error instanceof HeadMoved)) throw error
+      // Somebody else wrote to the store: what is in memory is old. Judged once more on what is there.
+      store.forget(id)
+      return appendTo(await store.load(id), asked, sender)
     }
-    for (const [i, photo] of (file.photos ?? []).entries())
-      await rooms.photos.putBytes(unpackPhoto(photo, `photos.${i}`))
   }
 
-  /** The file's own consistency, replayed as if it were stored. */
-  async function rehearse(file: JobFile): Promise<JobDossiers> {
-    const documentOf = (hash: string) => file.dossiers.find((dossier) => dossier.hash === hash)?.document
-    const machine = documentOf(file.job.machine.hash)
-    const kit = documentOf(file.job.kit.hash)
-    if (machine?.kind !== 'machine' || kit?.kind !== 'kit')
-      throw new Refusal('unprocessable', {
-        code: 'dossier-kind',
-        path: 'job',
-        message: 'The job points at dossiers of the wrong kind.',
-      })
-    const composed = composeVariant(machine, file.job.machine.variant)
-    if (!composed.ok) throw new Refusal('unprocessable', ...composed.problems)
-    const jobDossiers = { machine: composed.value, kit }
-    const ids = new Set<string>()
-    const problems = file.journal.flatMap((entry, i) => {
-      const found = checkReferences(jobDossiers, entry, `journal.${i}`)
-      if (ids.has(entry.id))
-        found.push({ code: 'duplicate-id', path: `journal.${i}.id`, message: `The id "${entry.id}" stands twice.` })
-      if (entry.kind === 'undo' && !ids.has(entry.undoes))
-        found.push({
-          code: 'unknown-reference',
-          path: `journal.${i}.undoes`,
-          message: `There is no earlier entry "${entry.undoes}".`,
-        })
-      ids.add(entry.id)
-      return found
-    })
-    const hashes = file.logs.map((log) => log.hash)
-    file.journal.forEach((entry, i) => {
-      if (entry.kind === 'log-imported' && !hashes.includes(entry.log))
-        problems.push({
-          code: 'log-missing',
-          path: `journal.${i}.log`,
-          message: 'The file does not hold the bytes of this log.',
-        })
-    })
-    if (problems.length > 0) throw new Refusal('unprocessable', ...problems)
-    const photos = (file.photos ?? []).map((photo) => photo.hash)
-    file.journal.forEach((entry, i) => {
-      if (entry.kind === 'photo' && !photos.includes(entry.photo))
-        problems.push({
-          code: 'photo-missing',
-          path: `journal.${i}.photo`,
-          message: 'The file does not hold the bytes of this photo.',
-        })
-    })
-    if (problems.length > 0) throw new Refusal('unprocessable', ...problems)
-    file.logs.forEach((log, i) => unpackLog(log, `logs.${i}`))
-    file.photos?.forEach((photo, i) => unpackPhoto(photo, `photos.${i}`))
-    replay(jobDossiers, file.journal)
-    return jobDossiers
+  async function rowOf(id: string): Promise<JobRow> {
+    const row = await repository.byId(id)
+    if (!row) throw notFound('job', id)
+    return row
   }
 
-  function summary(job: LoadedJob) {
-    const findings = jobFindings(job.dossiers, job.state)
-    const { machine, kit } = job.dossiers
+  async function mark(id: string, change: Partial<Pick<JobRow, 'archivedAt' | 'deletedAt'>>): Promise<void> {
+    await oneByOne(id, async () => {
+      await rowOf(id)
+      await repository.mark(id, change)
+      store.forget(id)
+      await list.refresh(id)
+    })
+  }
+
+  const summary = async (job: LoadedJob) => summaryOf(job.row, headOf(job), await store.judged(job))
+
+  /** What a newer version of one of the job's dossiers would change; null when there is none. */
+  async function newerOf(job: LoadedJob, dossier: 'machine' | 'kit') {
+    const now = dossier === 'machine' ? job.machineRef : job.kitRef
+    const newest = await dossiers.newest(dossier, now.id)
+    if (!newest || newest.ref.version <= now.version || newest.ref.hash === now.hash) return null
+    const variant = now.variant
+    const { document } = newest
+    const lost =
+      variant !== undefined && document.kind === 'machine' && !document.variants.some(({ id }) => id === variant)
+    const to: DossierRef = { ...newest.ref, ...(variant && !lost ? { variant } : {}) }
+    const before = await dossiers.byHash(now.hash)
+    const refs = { machine: job.machineRef, kit: job.kitRef, [dossier]: to }
+    const pair = await store.dossiersOf(refs)
+    const change: NewEntry = { id: 'asked', kind: 'dossier-changed', dossier, to, replaces: now.hash, invalidates: [] }
+    const invalidates: Invalidated[] = invalidatedBy(job.dossiers, pair, job.journal, change)
     return {
-      id: job.row.id,
-      title: job.row.title,
-      machine: job.machineRef,
-      kit: job.kitRef,
-      machineName: `${machine.maker} ${machine.model}`,
-      kitName: `${kit.maker} ${kit.model}`,
-      createdAt: job.row.createdAt,
-      changedAt: job.journal.at(-1)?.receivedAt ?? job.row.createdAt,
-      station: stationNow(job.state),
-      finished: 'hand-back' in job.state.stationsDone,
-      connected:
-        job.state.connections.length === 0 ? 0 : new Set(job.state.connections.map((made) => made.kitEnd)).size,
-      ends: kit.ends.length,
-      stop: openStops(findings)[0]?.reason ?? null,
-      missing: kit.parts.filter((part) => job.state.parts[part.id]?.state === 'missing').map((part) => part.name),
-      rides: job.state.logs.length,
-      provenance: job.row.provenance,
-      head: headOf(job),
+      from: now,
+      to,
+      changes: compareDossiers(before, document),
+      invalidates,
+      variantLost: lost ? (variant ?? null) : null,
     }
   }
 
   return {
-    load,
+    load: store.load,
     summary,
+    list: list.page,
+    times: list.times,
     /** All findings of a job, with what is known of its kit's sheet. */
     async findings(id: string, errata: readonly Erratum[]) {
-      const job = await load(id)
+      const job = await store.load(id)
       return jobFindings(job.dossiers, job.state, { errata })
-    },
-    async list() {
-      const rows = await repository.all()
-      return Promise.all(rows.map(async (row) => summary(await load(row.id))))
     },
     async open(asked: { machine: DossierAsked; kit: DossierAsked; title?: string; id?: string; createdAt?: string }) {
       const machine = await dossiers.machine(asked.machine)
       const kit = await dossiers.kit(asked.kit)
-      const id = asked.id ?? rooms.newId()
+      for (const own of [machine.own, kit.own]) if (own) await dossiers.keepOwn(own)
+      const id = asked.id ?? deps.newId()
       const row: JobRow = {
         id,
         origin: id,
@@ -265,69 +248,103 @@ export function jobService(rooms: Rooms, dossiers: DossierService, live: Live) {
         machineHash: machine.ref.hash,
         machineVariant: machine.ref.variant ?? null,
         kitHash: kit.ref.hash,
-        createdAt: asked.createdAt ?? rooms.now(),
+        createdAt: asked.createdAt ?? deps.now(),
         provenance: [],
+        archivedAt: null,
+        deletedAt: null,
       }
       await repository.add(row, [])
-      return load(id)
+      await list.refresh(id)
+      return store.load(id)
     },
     async journal(id: string, after: number) {
-      const job = await load(id)
-      return { head: headOf(job), entries: job.journal.filter((entry) => entry.seq > after) }
+      const job = await store.load(id)
+      return { job, head: headOf(job), entries: job.journal.filter((entry) => entry.seq > after) }
     },
-    append: (id: string, base: number | undefined, entries: readonly NewEntry[]) =>
-      inTurn(id, () => appendInTurn(id, base, entries)),
-    async exportFile(id: string): Promise<JobFile> {
-      const job = await load(id)
-      const photos = [...new Set(job.journal.flatMap((entry) => (entry.kind === 'photo' ? [entry.photo] : [])))]
-      const hashes = [...new Set(job.journal.flatMap((entry) => (entry.kind === 'log-imported' ? [entry.log] : [])))]
-      return {
-        format: 'tidy-badger-job',
-        version: 1,
-        job: {
-          id: job.row.id,
-          origin: job.row.origin,
-          title: job.row.title,
-          createdAt: job.row.createdAt,
-          machine: job.machineRef,
-          kit: job.kitRef,
-        },
-        provenance: job.row.provenance,
-        dossiers: [
-          { hash: job.row.machineHash, document: job.documents.machine },
-          { hash: job.row.kitHash, document: job.documents.kit },
-        ],
-        journal: job.journal,
-        logs: await Promise.all(hashes.map(async (hash) => packLog(hash, await rooms.files.read(hash)))),
-        ...(photos.length > 0
-          ? {
-              photos: await Promise.all(
-                photos.map(async (hash) => ({ hash, data: (await rooms.photos.read(hash)).toString('base64') })),
-              ),
+    append: (id: string, asked: Append, sender: Sender | null) => oneByOne(id, () => append(id, asked, sender)),
+    /** Newer versions of the job's dossiers, with what taking them would change. */
+    async newer(id: string) {
+      const job = await store.load(id)
+      return { machine: await newerOf(job, 'machine'), kit: await newerOf(job, 'kit') }
+    },
+    archive: (id: string) => mark(id, { archivedAt: deps.now() }),
+    remove: (id: string) => mark(id, { deletedAt: deps.now() }),
+    /** Takes a job out of the bin, or out of the archive when it is in none. */
+    async bringBack(id: string): Promise<void> {
+      const row = await rowOf(id)
+      await mark(id, row.deletedAt !== null ? { deletedAt: null } : { archivedAt: null })
+    },
+    /** Removes for good what was thrown away thirty days ago, and files that no entry names any more. */
+    async purge(): Promise<{ jobs: number; files: number }> {
+      const before = new Date(Date.parse(deps.now()) - deletedJobsLiveMs)
+      const gone = await repository.purge(before.toISOString())
+      for (const id of gone) {
+        store.forget(id)
+        await list.refresh(id)
+      }
+      let files = 0
+      if (gone.length > 0) {
+        const named = await repository.filesNamed()
+        for (const kept of [deps.files, deps.photos])
+          for (const { hash, keptAtMs } of await kept.list())
+            if (!named.has(hash) && keptAtMs < before.getTime()) {
+              await kept.remove(hash)
+              files++
             }
-          : {}),
       }
+      return { jobs: gone.length, files }
     },
-    async importFile(file: JobFile) {
-      await rehearse(file)
-      const same = (await repository.byId(file.job.id)) ?? (await repository.byOrigin(file.job.origin))
-      if (same) return merge(same, file)
-      for (const { document } of file.dossiers) await dossiers.store(document)
-      await keepFiles(file)
-      const id = rooms.newId()
-      const row: JobRow = {
-        id,
-        origin: file.job.origin,
-        title: file.job.title,
-        machineHash: file.job.machine.hash,
-        machineVariant: file.job.machine.variant ?? null,
-        kitHash: file.job.kit.hash,
-        createdAt: file.job.createdAt,
-        provenance: [...file.provenance, { job: file.job.id, importedAt: rooms.now() }],
-      }
-      await repository.add(row, file.journal)
-      const job = await load(id)
-      return { id, merged: false, added: file.journal.length, head: headOf(job) }
+    /** For what brings jobs in and out: rows and journals as they lie. */
+    stored: {
+      repository,
+      oneByOne,
+      /** Memory and list follow what was stored. */
+      async changed(id: string): Promise<void> {
+        store.forget(id)
+        await list.refresh(id)
+        const job = await repository.headOf(id)
+        live.grew(id, job)
+      },
+      /** Takes entries into a job that is here already, by their ids. @returns how many were new */
+      async merge(id: string, entries: readonly NewEntry[]): Promise<{ added: number; head: number }> {
+        const job = await store.load(id)
+        const before = job.journal.length
+        await appendAsSent(job, entries)
+        return { added: job.journal.length - before, head: headOf(job) }
+      },
     },
   }
+
+  /** Appends entries of a file; those that change versions go one by one, the others together. */
+  async function appendAsSent(job: LoadedJob, entries: readonly NewEntry[]): Promise<void> {
+    const before = new Set(job.journal.map((entry) => entry.id))
+    const known = new Map<string, NewEntry>([...job.journal, ...entries].map((entry) => [entry.id, entry]))
+    let batch: NewEntry[] = []
+    const send = async () => {
+      if (batch.length > 0) await appendTo(job, { entries: batch, again: true }, null)
+      batch = []
+    }
+    for (const entry of entries) {
+      if (before.has(entry.id) || !movesDossiers(entry, known)) {
+        batch.push(entry)
+        continue
+      }
+      await send()
+      batch = [entry]
+      await send()
+    }
+    await send()
+  }
+}
+
+/** @throws Refusal for the first entry whose time lies more than a day ahead */
+export function checkTimes(entries: readonly (NewEntry | JournalEntry)[], now: string, under = 'entries'): void {
+  for (const [i, entry] of entries.entries())
+    if (entry.at !== undefined && isAhead(entry.at, now))
+      throw refusal(
+        'unprocessable',
+        'in-the-future',
+        `The time ${entry.at} lies more than a day ahead. Set the clock of the device.`,
+        `${under}.${i}.at`,
+      )
 }

@@ -15,6 +15,23 @@ export const jobTable = pgTable('jobs', {
     .references(() => dossierTable.hash),
   createdAt: text('created_at').notNull(),
   provenance: jsonb('provenance').notNull(),
+  /** Put away by the keeper; still there, still written to. */
+  archivedAt: text('archived_at'),
+  /** Thrown away; kept for thirty days, then gone. */
+  deletedAt: text('deleted_at'),
+})
+
+/**
+ * What the yard's list and the learning of times need of a job, so that neither replays every journal. Written in the
+ * transaction of every append; worked out anew when `head` or `version` no longer fit.
+ */
+export const summaryTable = pgTable('job_summaries', {
+  job: text('job')
+    .primaryKey()
+    .references(() => jobTable.id, { onDelete: 'cascade' }),
+  head: integer('head').notNull(),
+  version: integer('version').notNull(),
+  body: jsonb('body').notNull(),
 })
 
 /** The journal: rows are only ever added. `body` is the entry as the client sent it. */
@@ -29,6 +46,8 @@ export const entryTable = pgTable(
     v: integer('v').notNull(),
     receivedAt: text('received_at').notNull(),
     body: jsonb('body').notNull(),
+    /** Device that sent it; null: written on the machine itself, or before devices were noted. */
+    sender: text('sender'),
   },
   (table) => [primaryKey({ columns: [table.job, table.seq] }), uniqueIndex('entries_job_id').on(table.job, table.id)],
 )

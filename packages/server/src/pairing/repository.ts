@@ -13,6 +13,13 @@ export function deviceRepository(db: Database) {
     async add(row: DeviceRow): Promise<void> {
       await db.insert(deviceTable).values(row)
     },
+    async keep(rows: readonly DeviceRow[]): Promise<void> {
+      if (rows.length > 0)
+        await db
+          .insert(deviceTable)
+          .values([...rows])
+          .onConflictDoNothing()
+    },
     async seen(id: string, seenAt: string): Promise<void> {
       await db.update(deviceTable).set({ seenAt }).where(eq(deviceTable.id, id))
     },

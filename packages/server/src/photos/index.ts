@@ -1,18 +1,19 @@
-import type { FastifyInstance } from 'fastify'
+import { createHash } from 'node:crypto'
 import { Readable } from 'node:stream'
 import { z } from 'zod'
-import { notFound, Refusal } from '../platform/errors.ts'
-import type { Rooms } from '../platform/rooms.ts'
+import { notFound, refusal } from '../platform/errors.ts'
+import type { AppDeps } from '../platform/deps.ts'
+import { fileAnswer, hashText, type HttpApp } from '../platform/http.ts'
 import { inspectPhoto, largestPhotoBytes } from './inspectPhoto.ts'
 
-export { inspectPhoto } from './inspectPhoto.ts'
+export { inspectPhoto, largestPhotoBytes, photoForPaper } from './inspectPhoto.ts'
 
-const hashParams = z.object({ hash: z.string().regex(/^[0-9a-f]{64}$/, 'must be a SHA-256 in 64 hex digits') })
+const params = z.object({ hash: hashText })
 
 /** Photos under the SHA-256 of their bytes. What the journal says of them is the journal's. */
-export function photosPlugin(rooms: Rooms) {
-  return async (app: FastifyInstance): Promise<void> => {
-    await app.register(async (raw) => {
+export function photosPlugin(deps: AppDeps) {
+  return async (app: HttpApp): Promise<void> => {
+    await app.register(async (raw: HttpApp) => {
       raw.removeAllContentTypeParsers()
       raw.addContentTypeParser('*', { parseAs: 'buffer', bodyLimit: largestPhotoBytes }, (_request, body, done) =>
         done(null, body),
@@ -20,27 +21,46 @@ export function photosPlugin(rooms: Rooms) {
       raw.put(
         '/api/photos/:hash',
         {
+          config: { access: 'fitter' },
           bodyLimit: largestPhotoBytes,
-          schema: { summary: 'Keep a photo under its SHA-256; a JPEG without metadata', params: hashParams },
+          schema: {
+            summary: 'Keep a JPEG under its SHA-256; where traces of the device had to go, the answer has its new one',
+            params,
+            response: { 200: z.object({ hash: hashText, bytes: z.int() }), 204: z.null() },
+          },
         },
         async (request, reply) => {
-          const { hash } = hashParams.parse(request.params)
-          if (!Buffer.isBuffer(request.body))
-            throw new Refusal('malformed', { code: 'body-empty', path: '', message: 'The photo itself is missing.' })
-          inspectPhoto(request.body)
-          await rooms.photos.put(hash, Readable.from([request.body]), largestPhotoBytes)
-          return reply.code(204).send()
+          const { hash } = request.params
+          const { body } = request
+          if (!Buffer.isBuffer(body)) throw refusal('malformed', 'body-empty', 'The photo itself is missing.')
+          if (createHash('sha256').update(body).digest('hex') !== hash)
+            throw refusal(
+              'unprocessable',
+              'hash-mismatch',
+              'The bytes that arrived are not the ones announced. Send them again.',
+              'hash',
+            )
+          const kept = await inspectPhoto(body)
+          if (kept === body) {
+            await deps.photos.put(hash, Readable.from([body]), largestPhotoBytes)
+            return reply.code(204).send()
+          }
+          return { hash: await deps.photos.putBytes(kept), bytes: kept.length }
         },
       )
     })
 
-    app.get('/api/photos/:hash', { schema: { summary: 'A photo', params: hashParams } }, async (request, reply) => {
-      const { hash } = hashParams.parse(request.params)
-      if (!(await rooms.photos.has(hash))) throw notFound('photo', hash)
-      return reply
-        .type('image/jpeg')
-        .header('cache-control', 'private, max-age=31536000, immutable')
-        .send(rooms.photos.stream(hash))
-    })
+    app.get(
+      '/api/photos/:hash',
+      { config: { access: 'fitter' }, schema: { summary: 'A photo', params, ...fileAnswer('image/jpeg') } },
+      async (request, reply) => {
+        const { hash } = request.params
+        if (!(await deps.photos.has(hash))) throw notFound('photo', hash)
+        return reply
+          .type('image/jpeg')
+          .header('cache-control', 'private, max-age=31536000, immutable')
+          .send(deps.photos.stream(hash))
+      },
+    )
   }
 }

@@ -1,4 +1,5 @@
 import { resolve } from 'node:path'
+import { logLevels, type LogLevel } from './log.ts'
 
 export interface Config {
   port: number
@@ -11,6 +12,10 @@ export interface Config {
   webFolder: string | null
   /** Longest a fit may take, ms. */
   fitLimitMs: number
+  /** How much is logged. */
+  logLevel: LogLevel
+  /** Answers that break their own schema are errors; on in tests. */
+  checkAnswers: boolean
 }
 
 /** Settings from the environment; a wrong one stops the start with a sentence. */
@@ -21,6 +26,8 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
   const host = (env.HOST ?? '').trim() || '127.0.0.1'
   if (!/^[\w.:-]+$/.test(host))
     throw new Error(`HOST is "${env.HOST}", but must be an address or a name of this machine.`)
+  const logLevel = logLevels.find((level) => level === (env.LOG_LEVEL ?? 'info').toLowerCase())
+  if (!logLevel) throw new Error(`LOG_LEVEL is "${env.LOG_LEVEL}", but must be one of ${logLevels.join(', ')}.`)
   return {
     port,
     host: host === 'localhost' ? '127.0.0.1' : host,
@@ -28,5 +35,7 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
     demo: env.TIDY_BADGER_DEMO === '1',
     webFolder: resolve(root, 'packages/web/dist'),
     fitLimitMs: 30_000,
+    logLevel,
+    checkAnswers: env.TIDY_BADGER_CHECK_ANSWERS === '1',
   }
 }

@@ -1,43 +1,85 @@
-import { PGlite } from '@electric-sql/pglite'
+import { PGlite, type Transaction } from '@electric-sql/pglite'
 import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
-import { mkdir } from 'node:fs/promises'
-import { join } from 'node:path'
+import { mkdir, readFile } from 'node:fs/promises'
 import { fileURLToPath } from 'node:url'
+import { prepareDataFolder, storeBroken, storeOf, watchFolder, type FolderWatch } from './dataFolder.ts'
 
 export type Database = PgliteDatabase
 
 export interface OpenDatabase {
   db: Database
+  folder: FolderWatch
   close: () => Promise<void>
 }
 
 export const migrationsFolder = fileURLToPath(new URL('../../drizzle', import.meta.url))
 
-/** Opens the embedded PostgreSQL of a data folder and brings its tables up to date. */
+/**
+ * Opens the embedded PostgreSQL of a data folder and brings its tables up to date. From then on nothing is written once the
+ * folder is not the one that was opened.
+ * @throws a sentence when the folder cannot be used
+ */
 export async function openDatabase(dataFolder: string): Promise<OpenDatabase> {
-  const folder = join(dataFolder, 'store')
-  await mkdir(folder, { recursive: true, mode: 0o700 })
-  return migrated(await PGlite.create(folder))
+  await prepareDataFolder(dataFolder)
+  const store = storeOf(dataFolder)
+  await mkdir(store, { recursive: true, mode: 0o700 })
+  let client: PGlite
+  try {
+    client = await PGlite.create(store)
+    await client.query('select 1')
+  } catch (error) {
+    throw storeBroken(dataFolder, error)
+  }
+  const folder = watchFolder(dataFolder)
+  return migrated(guarded(client, folder), folder)
 }
 
-let template: Promise<Blob> | undefined
+/** Names the file of a template, for tests. */
+export const templateVariable = 'TIDY_BADGER_TEMPLATE'
 
-/** The same in memory, for tests: the tables are made once, then copied. */
+/** Tables made and filled once, to be copied. */
+export async function makeTemplate(fill: (db: Database) => Promise<void>): Promise<Blob> {
+  const made = await PGlite.create()
+  const { db } = await migrated(made, { check: () => undefined })
+  await fill(db)
+  const dump = await made.dumpDataDir('none')
+  await made.close()
+  return dump
+}
+
+/** The same in memory, for tests: a copy of the template. */
 export async function openInMemory(): Promise<OpenDatabase> {
-  template ??= (async () => {
-    const made = await PGlite.create()
-    await migrated(made)
-    const dump = await made.dumpDataDir('none')
-    await made.close()
-    return dump
-  })()
-  const client = await PGlite.create({ loadDataDir: await template })
-  return { db: drizzle(client), close: () => client.close() }
+  const file = process.env[templateVariable]
+  if (file === undefined) throw new Error(`${templateVariable} names no template of the store.`)
+  const client = await PGlite.create({ loadDataDir: new Blob([await readFile(file)]) })
+  return { db: drizzle(client), folder: { check: () => undefined }, close: () => client.close() }
 }
 
-async function migrated(client: PGlite): Promise<OpenDatabase> {
+async function migrated(client: PGlite, folder: FolderWatch): Promise<OpenDatabase> {
   const db = drizzle(client)
   await migrate(db, { migrationsFolder })
-  return { db, close: () => client.close() }
+  return { db, folder, close: () => client.close() }
+}
+
+/** The client, looking at the folder before every statement outside a transaction and before every commit. */
+function guarded(client: PGlite, folder: FolderWatch): PGlite {
+  return new Proxy(client, {
+    get(target, name) {
+      if (name === 'query')
+        return (...args: Parameters<PGlite['query']>) => {
+          folder.check()
+          return target.query(...args)
+        }
+      if (name === 'transaction')
+        return <T>(work: (tx: Transaction) => Promise<T>) =>
+          target.transaction(async (tx) => {
+            const result = await work(tx)
+            folder.check()
+            return result
+          })
+      const value: unknown = Reflect.get(target, name, target)
+      return typeof value === 'function' ? value.bind(target) : value
+    },
+  })
 }

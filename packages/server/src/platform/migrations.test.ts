@@ -30,7 +30,7 @@ test('a store of every earlier version, with data in it, is brought up to date a
     const db = drizzle(client)
     await migrate(db, { migrationsFolder: folder })
     await client.query(
-      `insert into dossiers (hash, kind, id, version, document, stored_at) values ('h1', 'machine', 'm', 1, '{"a":1}', now()), ('h2', 'kit', 'k', 1, '{}', now())`,
+      `insert into dossiers (hash, kind, id, version, document, stored_at) values ('h1', 'machine', 'm', 1, '{"a":1}', now()), ('h2', 'kit', 'k', 1, '{}', now()), ('h3', 'machine', 'm', 1, '{"a":2}', now() + interval '1 minute')`,
     )
     await client.query(
       `insert into jobs (id, origin, title, machine_hash, kit_hash, created_at, provenance) values ('j', 'j', 'kept', 'h1', 'h2', '', '[]')`,
@@ -41,6 +41,12 @@ test('a store of every earlier version, with data in it, is brought up to date a
     await migrate(db, { migrationsFolder })
     const { rows } = await client.query(`select title, body from jobs join entries on entries.job = jobs.id`)
     expect(rows).toEqual([{ title: 'kept', body: { kind: 'note', text: 'kept' } }])
+    const published = await client.query(`select hash, published from dossiers order by hash`)
+    expect(published.rows, 'of two under one version the first stays published').toEqual([
+      { hash: 'h1', published: true },
+      { hash: 'h2', published: true },
+      { hash: 'h3', published: false },
+    ])
     expect((await client.query('select * from drafts')).rows).toEqual([])
     expect((await client.query('select * from errata')).rows).toEqual([])
     await client.close()

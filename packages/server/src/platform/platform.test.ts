@@ -72,7 +72,7 @@ describe('refusals', () => {
       'too-large',
       'media-type',
       'unprocessable',
-      'too-slow',
+      'unavailable',
     ] as const
     expect(kinds.map(statusOf)).toEqual([400, 404, 405, 409, 413, 415, 422, 503])
   })

@@ -1,7 +1,7 @@
 import { electricsOf } from '@tidy-badger/core/jobs'
 import { hazardRemedy, hazardWords, sleeveWords, type RankedPlace } from '@tidy-badger/core/routing'
 import type { Content, TableCell } from 'pdfmake/interfaces.js'
-import type { LoadedJob } from '../jobs/index.ts'
+import type { PaperJob } from '../jobs/index.ts'
 import { makePdf } from '../platform/pdf.ts'
 import { loomSvg } from './loomSvg.ts'
 
@@ -9,7 +9,7 @@ const mm = (metres: number) => `${Math.round(metres * 1000)}`
 const quiet = '#5d6262'
 
 /** Where the loom lies, how long each branch is and has to be, what it meets, its ties, and where its current comes from. */
-export function routePdf({ row, dossiers, state }: LoadedJob, loom: RankedPlace, madeAt: string): Promise<Buffer> {
+export function routePdf({ title, dossiers, state }: PaperJob, loom: RankedPlace, madeAt: string): Promise<Buffer> {
   const { machine, kit } = dossiers
   const { line, feeds } = electricsOf(dossiers, state)
   const names = new Map((machine.passages ?? []).map((passage) => [passage.id, passage.name]))
@@ -21,16 +21,16 @@ export function routePdf({ row, dossiers, state }: LoadedJob, loom: RankedPlace,
   return makePdf({
     pageSize: 'A4',
     pageMargins: [40, 44, 40, 50],
-    info: { title: `Loom: ${row.title}`, creator: 'Tidy Badger' },
+    info: { title: `Loom: ${title}`, creator: 'Tidy Badger' },
     defaultStyle: { font: 'Text', fontSize: 10, lineHeight: 1.15 },
     content: [
-      { text: row.title, fontSize: 20, bold: true },
+      { text: title, fontSize: 20, bold: true },
       {
         text: `${machine.maker} ${machine.model} + ${kit.maker} ${kit.model} · module at: ${loom.place.name}, ${loom.place.place} · printed ${madeAt.slice(0, 10)}`,
         color: quiet,
         margin: [0, 0, 0, 6],
       },
-      { svg: loomSvg(dossiers, loom, row.title).replace('font-family="sans-serif"', 'font-family="Text"'), width: 515 },
+      { svg: loomSvg(dossiers, loom, title).replace('font-family="sans-serif"', 'font-family="Text"'), width: 515 },
       heading('Branches, mm'),
       table(
         ['', 'to', 'way', 'needs', 'has', 'spare', ''],
@@ -102,7 +102,7 @@ export function routePdf({ row, dossiers, state }: LoadedJob, loom: RankedPlace,
       },
     ],
     footer: (page: number, pages: number): Content => ({
-      text: `Tidy Badger · ${row.title} · page ${page} of ${pages}`,
+      text: `Tidy Badger · ${title} · page ${page} of ${pages}`,
       fontSize: 8,
       color: quiet,
       margin: [40, 16, 40, 0],

@@ -1,51 +1,79 @@
 import { mountSchools } from '@tidy-badger/core/routing'
-import type { FastifyInstance } from 'fastify'
+import { cleanText, idText } from '@tidy-badger/core/shared'
 import { z } from 'zod'
-import type { Rooms } from '../platform/rooms.ts'
-import { loomSvg } from './loomSvg.ts'
-import { routePdf } from './routePdf.ts'
+import { fileAnswer, type HttpApp } from '../platform/http.ts'
 import type { RoutingService } from './service.ts'
-import { templatePdf } from './templatePdf.ts'
 
-const params = z.object({ id: z.string().min(1) })
+const params = z.object({ id: idText })
 const planSchema = z.strictObject({
   machine: z.record(z.string(), z.unknown()),
   kit: z.record(z.string(), z.unknown()),
-  placeId: z.string().min(1).max(64).optional(),
+  placeId: cleanText(64).optional(),
   school: z.enum(mountSchools).optional(),
 })
+const planAnswer = z.object({
+  places: z.array(
+    z.looseObject({
+      place: z.object({ id: z.string(), name: z.string() }),
+      rank: z.number(),
+      feasible: z.boolean(),
+      branches: z.array(z.looseObject({ end: z.string(), needM: z.number(), suppliedM: z.number() })),
+    }),
+  ),
+  gaps: z.array(z.unknown()),
+  exact: z.boolean(),
+})
 
-export function routingRoutes(app: FastifyInstance, routing: RoutingService, rooms: Rooms): void {
+export function routingRoutes(app: HttpApp, routing: RoutingService): void {
   app.post(
     '/api/routing/plan',
-    { schema: { summary: 'Mount places in order, with the way of every branch', body: planSchema } },
-    (request) => routing.plan(planSchema.parse(request.body)),
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'Mount places in order, with the way of every branch',
+        body: planSchema,
+        response: { 200: planAnswer },
+      },
+    },
+    (request) => routing.plan(request.body),
   )
 
   app.get(
     '/api/jobs/:id/route.svg',
-    { schema: { summary: 'The loom in the machine, from above and from the left', params } },
-    async (request, reply) => {
-      const { job, loom } = await routing.ofJob(params.parse(request.params).id)
-      return reply.type('image/svg+xml').send(loomSvg(job.dossiers, loom, job.row.title))
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'The loom in the machine, from above and from the left',
+        params,
+        ...fileAnswer('image/svg+xml'),
+      },
     },
+    async (request, reply) => reply.type('image/svg+xml').send(await routing.paper(request.params.id, 'drawing')),
   )
 
   app.get(
     '/api/jobs/:id/route.pdf',
-    { schema: { summary: 'Way, lengths, ties and power of the loom on paper', params } },
-    async (request, reply) => {
-      const { job, loom } = await routing.ofJob(params.parse(request.params).id)
-      return reply.type('application/pdf').send(await routePdf(job, loom, rooms.now()))
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'Way, lengths, ties and power of the loom on paper',
+        params,
+        ...fileAnswer('application/pdf'),
+      },
     },
+    async (request, reply) => reply.type('application/pdf').send(await routing.paper(request.params.id, 'sheet')),
   )
 
   app.get(
     '/api/jobs/:id/template.pdf',
-    { schema: { summary: 'Lengths at 1:1 for cutting sleeve and extensions', params } },
-    async (request, reply) => {
-      const { job, loom } = await routing.ofJob(params.parse(request.params).id)
-      return reply.type('application/pdf').send(await templatePdf(job, loom))
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'Lengths at 1:1 for cutting sleeve and extensions',
+        params,
+        ...fileAnswer('application/pdf'),
+      },
     },
+    async (request, reply) => reply.type('application/pdf').send(await routing.paper(request.params.id, 'template')),
   )
 }

@@ -1,8 +1,12 @@
-import { plannedRoute } from '@tidy-badger/core/jobs'
-import { planRoutes, type MountSchool, type RankedPlace, type Stretch } from '@tidy-badger/core/routing'
+import type { MountSchool } from '@tidy-badger/core/routing'
+import type { Outcome } from '@tidy-badger/core/shared'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
-import type { JobService, LoadedJob } from '../jobs/index.ts'
-import { Refusal } from '../platform/errors.ts'
+import type { JobService } from '../jobs/index.ts'
+import { orRefuse } from '../platform/errors.ts'
+import type { AppDeps } from '../platform/deps.ts'
+import type { PaperTask, RouteTask } from './worker.ts'
+
+const worker = new URL('./worker.ts', import.meta.url)
 
 export type RoutingService = ReturnType<typeof routingService>
 
@@ -13,68 +17,24 @@ export interface RoutePlanAsked {
   school?: MountSchool
 }
 
-export function routingService(dossiers: DossierService, jobs: JobService) {
+export function routingService(deps: AppDeps, dossiers: DossierService, jobs: JobService) {
   return {
-    /** Places in order with the loom laid from each, as long as the search takes. */
-    async plan({ machine, kit, placeId, school }: RoutePlanAsked) {
-      const [{ document }, { document: loom }] = [await dossiers.machine(machine), await dossiers.kit(kit)]
-      const plan = planRoutes(document, loom, { placeId, school, limit: 60_000 })
-      if (!plan.ok) throw new Refusal('unprocessable', ...plan.problems)
-      return { places: plan.value.places.map(answerOf), gaps: plan.value.gaps, exact: plan.value.exact }
+    /** Places in order with the loom laid from each. */
+    async plan({ machine, kit, placeId, school }: RoutePlanAsked): Promise<object> {
+      const task: RouteTask = {
+        machine: (await dossiers.machine(machine)).document,
+        kit: (await dossiers.kit(kit)).document,
+        ...(placeId ? { placeId } : {}),
+        ...(school ? { school } : {}),
+      }
+      return orRefuse(await deps.pool.run<Outcome<object>>(worker, 'plan', task))
     },
-    /** A job with its planned loom. */
-    async ofJob(id: string): Promise<{ job: LoadedJob; loom: RankedPlace }> {
-      const job = await jobs.load(id)
-      const route = plannedRoute(job.dossiers, job.state)
-      if (route && !route.ok) throw new Refusal('unprocessable', ...route.problems)
-      if (!route)
-        throw new Refusal('unprocessable', {
-          code: 'no-passages',
-          path: 'machine.passages',
-          message: `Where a loom can lie on the ${job.dossiers.machine.model} is not written down. Add its passages first.`,
-        })
-      return { job, loom: route.value }
+    /** The planned loom of a job, drawn or on paper. */
+    async paper(id: string, kind: PaperTask['kind']): Promise<string | Buffer> {
+      const { row, dossiers: pair, state } = await jobs.load(id)
+      const task: PaperTask = { job: { title: row.title, dossiers: pair, state }, kind, madeAt: deps.now() }
+      const made = orRefuse(await deps.pool.run<Outcome<string | Uint8Array>>(worker, 'paper', task))
+      return typeof made === 'string' ? made : Buffer.from(made)
     },
-  }
-}
-
-const passages = (stretches: readonly Stretch[]) =>
-  stretches.map(({ passage, from, to }) => ({ passage, from: round(from), to: round(to) }))
-const round = (value: number) => Math.round(value * 1e4) / 1e4
-
-function answerOf(place: RankedPlace) {
-  return {
-    place: { id: place.place.id, name: place.place.name },
-    rank: place.rank,
-    feasible: place.feasible,
-    compromise: place.compromise,
-    against: place.against,
-    lost: place.lost,
-    better: place.better,
-    exact: place.exact,
-    extensionM: place.extensionM,
-    dose: place.dose,
-    workMin: place.workMin,
-    facts: place.facts,
-    ties: place.ties,
-    trunk: { ...place.trunk, stretches: passages(place.trunk.stretches) },
-    branches: place.branches.map((branch) => ({
-      end: branch.end.id,
-      tag: branch.end.tag,
-      target: branch.end.target,
-      fate: branch.fate,
-      route: passages(branch.stretches),
-      lengthM: branch.lengthM,
-      needM: branch.needM,
-      suppliedM: branch.end.branchM,
-      spareM: branch.spareM,
-      extensionM: branch.extensionM,
-      dose: branch.dose,
-      hazards: branch.hazards,
-      sleeve: branch.sleeve,
-      estimated: branch.estimated,
-      ...(branch.steering ? { steering: branch.steering } : {}),
-    })),
-    bundles: place.bundles,
   }
 }

@@ -7,7 +7,7 @@ import {
   type RankedPlace,
 } from '@tidy-badger/core/routing'
 import type { CanvasElement, Content } from 'pdfmake/interfaces.js'
-import type { LoadedJob } from '../jobs/index.ts'
+import type { PaperJob } from '../jobs/index.ts'
 import { makePdf } from '../platform/pdf.ts'
 
 /** A point of the page, per mm: the paper is as long as what is cut. */
@@ -51,17 +51,17 @@ export function cutPieces(loom: RankedPlace, trunkM: number): CutPiece[] {
 }
 
 /** Every piece as a bar of its true length, longer ones in strips that are laid end to end, with a check length of 100 mm. */
-export function templatePdf({ row, dossiers }: LoadedJob, loom: RankedPlace): Promise<Buffer> {
+export function templatePdf({ title, dossiers }: PaperJob, loom: RankedPlace): Promise<Buffer> {
   const pieces = cutPieces(loom, dossiers.kit.trunkM)
   const widest = Math.max(0, ...dossiers.kit.ends.map((end) => branchWires(end).length))
   return makePdf({
     pageSize: 'A4',
     pageOrientation: 'landscape',
     pageMargins: [24, 30, 24, 36],
-    info: { title: `Template 1:1: ${row.title}`, creator: 'Tidy Badger' },
+    info: { title: `Template 1:1: ${title}`, creator: 'Tidy Badger' },
     defaultStyle: { font: 'Text', fontSize: 9 },
     content: [
-      { text: `${row.title}: template 1:1`, fontSize: 16, bold: true },
+      { text: `${title}: template 1:1`, fontSize: 16, bold: true },
       {
         text: `Print at 100 %, not fitted to the page. Measure this bar first: it is 100 mm. ${widest > 4 ? 'Cut all wires of a branch to one length.' : ''}`,
       },
@@ -69,7 +69,7 @@ export function templatePdf({ row, dossiers }: LoadedJob, loom: RankedPlace): Pr
       ...pieces.flatMap(strips),
     ],
     footer: (page: number, pages: number): Content => ({
-      text: `Tidy Badger · ${row.title} · page ${page} of ${pages}`,
+      text: `Tidy Badger · ${title} · page ${page} of ${pages}`,
       fontSize: 8,
       margin: [24, 8, 24, 0],
     }),

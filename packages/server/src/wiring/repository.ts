@@ -20,8 +20,22 @@ export function errataRepository(db: Database) {
     async byId(id: string): Promise<Erratum | undefined> {
       return (await db.select().from(erratumTable).where(eq(erratumTable.id, id)))[0]
     },
-    async add(erratum: Erratum): Promise<void> {
-      await db.insert(erratumTable).values(erratum)
+    /** Those that are there stay as they are. */
+    async keep(list: readonly Erratum[]): Promise<void> {
+      if (list.length > 0)
+        await db
+          .insert(erratumTable)
+          .values([...list])
+          .onConflictDoNothing()
+    },
+    /** @returns whether its id was free */
+    async add(erratum: Erratum): Promise<boolean> {
+      const rows = await db
+        .insert(erratumTable)
+        .values(erratum)
+        .onConflictDoNothing()
+        .returning({ id: erratumTable.id })
+      return rows.length > 0
     },
   }
 }

@@ -1,98 +1,153 @@
 import { pinoutCsv } from '@tidy-badger/core/dossiers'
-import { wireLabels } from '@tidy-badger/core/handover'
+import { cleanText, idText } from '@tidy-badger/core/shared'
 import { connectionSchema } from '@tidy-badger/core/wiring'
-import type { FastifyInstance } from 'fastify'
 import { z } from 'zod'
 import type { DossierService } from '../dossiers/index.ts'
 import type { JobService } from '../jobs/index.ts'
 import { notFound } from '../platform/errors.ts'
-import { labelsPdf } from './labelsPdf.ts'
+import { fileAnswer, versionQuery, type HttpApp } from '../platform/http.ts'
 import { plugSvg } from './plugSvg.ts'
 import type { WiringService } from './service.ts'
 import { wiringSvg } from './wiringSvg.ts'
 
-const params = z.object({ id: z.string().min(1) })
+const params = z.object({ id: idText })
 const asked = z.record(z.string(), z.unknown())
 export const checkRequestSchema = z.strictObject({
   machine: asked,
   kit: asked,
   connections: z.array(connectionSchema).max(500),
 })
-const text = z.string().trim().min(1).max(600)
+const text = z.string().trim().pipe(cleanText(600))
 const erratumSchema = z.strictObject({
-  id: z.string().min(1).max(100),
-  kit: z.string().min(1).max(64),
-  machine: z.string().min(1).max(64),
-  kitEnd: z.string().min(1).max(64),
+  id: idText,
+  kit: cleanText(64),
+  machine: cleanText(64),
+  kitEnd: cleanText(64),
   says: text,
   is: text,
-  by: z.string().trim().min(1).max(80),
+  by: z.string().trim().pipe(cleanText(80)),
 })
-const errataQuery = z.object({ kit: z.string().optional(), machine: z.string().optional() })
+const erratumAnswer = z.object({ ...erratumSchema.shape, at: z.string() })
+const errataQuery = z.object({ kit: cleanText(64).optional(), machine: cleanText(64).optional() })
 const faceQuery = z.object({
-  version: z.coerce.number().int().positive().optional(),
-  variant: z.string().optional(),
-  connector: z.string().optional(),
+  version: versionQuery,
+  variant: cleanText(100).optional(),
+  connector: cleanText(100).optional(),
   side: z.enum(['wire', 'mating']).default('wire'),
 })
 const labelQuery = z.object({ form: z.enum(['sheet', 'strip']).default('sheet') })
+const finding = z.looseObject({
+  rule: z.string(),
+  severity: z.enum(['stop', 'fix', 'note']),
+  at: z.looseObject({}),
+  reason: z.string(),
+  remedy: z.string(),
+})
+const trace = z.looseObject({})
 
-export function wiringRoutes(
-  app: FastifyInstance,
-  wiring: WiringService,
-  dossiers: DossierService,
-  jobs: JobService,
-): void {
+export function wiringRoutes(app: HttpApp, wiring: WiringService, dossiers: DossierService, jobs: JobService): void {
   app.get(
     '/api/jobs/:id/wiring',
-    { schema: { summary: 'Connections, matches, findings and traces of a job', params } },
-    (request) => wiring.ofJob(params.parse(request.params).id),
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'Connections, matches, findings and traces of a job',
+        params,
+        response: {
+          200: z.object({
+            connections: z.array(z.looseObject({ kitEnd: z.string() })),
+            matches: z.array(z.looseObject({ kitEnd: z.string() })),
+            findings: z.array(finding),
+            traces: z.object({ planned: z.array(trace), asBuilt: z.array(trace) }),
+          }),
+        },
+      },
+    },
+    (request) => wiring.ofJob(request.params.id),
   )
 
   app.post(
     '/api/wiring/check',
-    { schema: { summary: 'Findings of connections, without a job', body: checkRequestSchema } },
-    (request) => wiring.check(checkRequestSchema.parse(request.body)),
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'Findings of connections, without a job',
+        body: checkRequestSchema,
+        response: { 200: z.object({ findings: z.array(finding) }) },
+      },
+    },
+    (request) => wiring.check(request.body),
   )
 
   app.get(
     '/api/errata',
-    { schema: { summary: 'What kit sheets say wrongly', querystring: errataQuery } },
-    (request) => {
-      const { kit, machine } = errataQuery.parse(request.query)
-      return wiring.errata(kit, machine)
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'What kit sheets say wrongly',
+        querystring: errataQuery,
+        response: { 200: z.array(erratumAnswer) },
+      },
     },
+    (request) => wiring.errata(request.query.kit, request.query.machine),
   )
 
   app.post(
     '/api/errata',
-    { schema: { summary: 'Write down what a kit sheet says wrongly', body: erratumSchema } },
-    async (request, reply) => reply.code(201).send(await wiring.addErratum(erratumSchema.parse(request.body))),
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'Write down what a kit sheet says wrongly',
+        body: erratumSchema,
+        response: { 201: erratumAnswer },
+      },
+    },
+    async (request, reply) => {
+      const { sender, body } = request
+      const by = sender?.role === 'fitter' ? (sender.person ?? body.by) : body.by
+      return reply.code(201).send(await wiring.addErratum({ ...body, by }))
+    },
   )
 
   app.get(
     '/api/machines/:id/pinout.csv',
-    { schema: { summary: 'Cavities of one plug or all, as CSV', params, querystring: faceQuery } },
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'Cavities of one plug or all, as CSV',
+        params,
+        querystring: faceQuery,
+        ...fileAnswer('text/csv'),
+      },
+    },
     async (request, reply) => {
-      const { id } = params.parse(request.params)
-      const { version, variant, connector } = faceQuery.parse(request.query)
+      const { id } = request.params
+      const { version, variant, connector } = request.query
       const { document } = await dossiers.machine(reference(id, version, variant))
       if (connector !== undefined && !document.connectors.some((plug) => plug.id === connector))
         throw notFound('plug', connector)
+      const name = encodeURIComponent(`pinout-${id}${connector ? `-${connector}` : ''}`)
       return reply
         .type('text/csv; charset=utf-8')
-        .header('content-disposition', `attachment; filename="pinout-${id}${connector ? `-${connector}` : ''}.csv"`)
+        .header('content-disposition', `attachment; filename="${name}.csv"`)
         .send(pinoutCsv(document, connector))
     },
   )
 
   app.get(
     '/api/machines/:id/pinout.svg',
-    { schema: { summary: 'A plug face with its wires, as SVG', params, querystring: faceQuery } },
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'A plug face with its wires, as SVG',
+        params,
+        querystring: faceQuery,
+        ...fileAnswer('image/svg+xml'),
+      },
+    },
     async (request, reply) => {
-      const { id } = params.parse(request.params)
-      const { version, variant, connector, side } = faceQuery.parse(request.query)
-      const { document } = await dossiers.machine(reference(id, version, variant))
+      const { version, variant, connector, side } = request.query
+      const { document } = await dossiers.machine(reference(request.params.id, version, variant))
       const plug = document.connectors.find((item) => item.id === connector)
       if (!plug) throw notFound('plug', connector ?? '')
       return reply.type('image/svg+xml').send(plugSvg(document, plug, side === 'wire' ? 'wire side' : 'mating side'))
@@ -101,21 +156,30 @@ export function wiringRoutes(
 
   app.get(
     '/api/jobs/:id/wiring.svg',
-    { schema: { summary: 'The wiring of a job as one drawing', params } },
+    {
+      config: { access: 'fitter' },
+      schema: { summary: 'The wiring of a job as one drawing', params, ...fileAnswer('image/svg+xml') },
+    },
     async (request, reply) => {
-      const { row, dossiers: pair, state } = await jobs.load(params.parse(request.params).id)
+      const { row, dossiers: pair, state } = await jobs.load(request.params.id)
       return reply.type('image/svg+xml').send(wiringSvg(pair, state, row.title))
     },
   )
 
   app.get(
     '/api/jobs/:id/labels.pdf',
-    { schema: { summary: 'Labels for branches, taps, grounds and spare leads', params, querystring: labelQuery } },
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'Labels for branches, taps, grounds and spare leads',
+        params,
+        querystring: labelQuery,
+        ...fileAnswer('application/pdf'),
+      },
+    },
     async (request, reply) => {
-      const { row, dossiers: pair, state } = await jobs.load(params.parse(request.params).id)
-      const { form } = labelQuery.parse(request.query)
       const home = `${request.protocol}://${request.host}`
-      return reply.type('application/pdf').send(await labelsPdf(wireLabels(pair, row, state), form, home, row.title))
+      return reply.type('application/pdf').send(await wiring.labels(request.params.id, request.query.form, home))
     },
   )
 }

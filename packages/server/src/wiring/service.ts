@@ -1,23 +1,19 @@
-import { joinSchoolOf, planOf } from '@tidy-badger/core/jobs'
-import {
-  checkWiring,
-  plannedConnections,
-  touchedNets,
-  traceSignal,
-  type Connection,
-  type Erratum,
-} from '@tidy-badger/core/wiring'
-import type { Problem } from '@tidy-badger/core/shared'
+import { contentHash, type Problem } from '@tidy-badger/core/shared'
+import type { Connection, Erratum, Finding } from '@tidy-badger/core/wiring'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
-import type { JobService } from '../jobs/index.ts'
-import { Refusal } from '../platform/errors.ts'
-import type { Rooms } from '../platform/rooms.ts'
+import { isHeavy, type JobService } from '../jobs/index.ts'
+import { Refusal, refusal } from '../platform/errors.ts'
+import type { AppDeps } from '../platform/deps.ts'
 import { errataRepository } from './repository.ts'
+import type { LabelsTask } from './labelsWorker.ts'
+import { ofJob, type CheckTask, type WiringTask } from './worker.ts'
+
+const worker = new URL('./worker.ts', import.meta.url)
 
 export type WiringService = ReturnType<typeof wiringService>
 
-export function wiringService(rooms: Rooms, dossiers: DossierService, jobs: JobService) {
-  const errata = errataRepository(rooms.db)
+export function wiringService(deps: AppDeps, dossiers: DossierService, jobs: JobService) {
+  const errata = errataRepository(deps.db)
   return {
     errata: (kit?: string, machine?: string) => errata.about(kit, machine),
 
@@ -27,51 +23,33 @@ export function wiringService(rooms: Rooms, dossiers: DossierService, jobs: JobS
       await dossiers.machine({ id: given.machine })
       if (!kit.ends.some((end) => end.id === given.kitEnd))
         throw unknown('kitEnd', `"${given.kitEnd}" is no end of the ${kit.model} loom.`)
+      const erratum = { ...given, at: deps.now() }
+      if (await errata.add(erratum)) return erratum
       const known = await errata.byId(given.id)
       if (known) {
         const { at: _at, ...before } = known
-        if (JSON.stringify(sorted(before)) === JSON.stringify(sorted(given))) return known
-        throw new Refusal('conflict', {
-          code: 'erratum-id-reused',
-          path: 'id',
-          message: `The id "${given.id}" stands for another erratum already.`,
-        })
+        if (contentHash(before) === contentHash(given)) return known
       }
-      const erratum = { ...given, at: rooms.now() }
-      await errata.add(erratum)
-      return erratum
+      throw refusal('conflict', 'erratum-id-reused', `The id "${given.id}" stands for another erratum already.`, 'id')
     },
 
     /** A job's wiring: what is connected, where everything belongs, what is wrong, and the ways of the signals. */
-    async ofJob(id: string) {
-      const { dossiers: pair, state } = await jobs.load(id)
-      const { machine, kit } = pair
-      const plan = planOf(pair, state)
-      const connections = state.connections.map(({ kitEnd, to, method, tugged }): Connection => ({
-        kitEnd,
-        to,
-        ...(method ? { method } : {}),
-        tugged,
-      }))
-      const planned = plannedConnections(machine, kit, plan, joinSchoolOf(state))
-      const nets = touchedNets(machine, kit, [...planned, ...connections])
-      const known = await errata.about(kit.id, machine.id)
-      return {
-        connections,
-        matches: plan,
-        findings: (await jobs.findings(id, known)).map(({ rule, severity, at, reason, remedy }) => ({
-          rule,
-          severity,
-          at,
-          reason,
-          remedy,
-        })),
-        traces: {
-          planned: nets.map((net) => traceSignal(machine, kit, planned, net)),
-          asBuilt: nets.map((net) => traceSignal(machine, kit, connections, net)),
-        },
-      }
+    async ofJob(id: string): Promise<object> {
+      const { dossiers: pair, state, journal } = await jobs.load(id)
+      const known = await errata.about(pair.kit.id, pair.machine.id)
+      const task: WiringTask = { dossiers: pair, state, errata: known }
+      return isHeavy(pair, journal) ? deps.pool.run<object>(worker, 'ofJob', task) : ofJob(task)
     },
+
+    /** Labels for branches, taps, grounds and spare leads. @param home address the labels lead to */
+    async labels(id: string, form: LabelsTask['form'], home: string): Promise<Buffer> {
+      const { row, dossiers: pair, state } = await jobs.load(id)
+      const task: LabelsTask = { row: { id: row.id, title: row.title }, dossiers: pair, state, form, home }
+      return Buffer.from(await deps.pool.run<Uint8Array>(new URL('./labelsWorker.ts', import.meta.url), 'labels', task))
+    },
+
+    /** Errata as they are stored, for a backup, and back from one. */
+    stored: { all: () => errata.about(), keep: errata.keep },
 
     /** Findings of connections without a job. */
     async check(asked: { machine: DossierAsked; kit: DossierAsked; connections: readonly Connection[] }) {
@@ -97,17 +75,17 @@ export function wiringService(rooms: Rooms, dossiers: DossierService, jobs: JobS
         return []
       })
       if (problems.length > 0) throw new Refusal('unprocessable', ...problems)
-      return {
-        findings: checkWiring(machine, kit, asked.connections, { errata: await errata.about(kit.id, machine.id) }),
+      const task: CheckTask = {
+        machine,
+        kit,
+        connections: asked.connections,
+        errata: await errata.about(kit.id, machine.id),
       }
+      return { findings: await deps.pool.run<Finding[]>(worker, 'check', task) }
     },
   }
 }
 
 function unknown(path: string, message: string): Refusal {
   return new Refusal('unprocessable', { code: 'unknown-reference', path, message })
-}
-
-function sorted(record: object): [string, unknown][] {
-  return Object.entries(record).sort(([a], [b]) => (a < b ? -1 : 1))
 }

@@ -1,6 +1,7 @@
 import { earlierWorks, takeInQuestions, type EarlierWork, type TakeInQuestion } from '@tidy-badger/core/jobs'
 import { useState } from 'react'
 import { PhotoButton, PhotoRow, useJob } from '../jobs/index.ts'
+import { keptText, useKeptText } from '../platform/keptTexts.ts'
 import { Button } from '../ui/Button.tsx'
 import { WorkPage } from './WorkPage.tsx'
 
@@ -37,21 +38,26 @@ export function TakeInPage() {
 
 /** One line kept as soon as the field is left; nothing typed is lost. */
 function Answer({ question }: { question: TakeInQuestion }) {
-  const { state, write } = useJob()
+  const { job, state, write } = useJob()
   const choice = `take-in.${question}`
+  const place = `job/${job.id}/${choice}`
   const now = state.choices[choice]?.value ?? null
-  const [draft, setDraft] = useState<string | null>(null)
+  const [draft, setDraft] = useKeptText(place)
   const { label, hint } = questions[question]
   const keep = async () => {
-    const text = draft?.trim() ?? ''
-    if (draft === null || text === (now ?? '')) return setDraft(null)
-    if (text !== '' && (await write({ kind: 'choice', choice, value: text, replaces: now }))) setDraft(null)
+    const text = draft.trim()
+    if (text === '' || text === now) return setDraft('')
+    if (await write({ kind: 'choice', choice, value: text, replaces: now })) clearIf(draft)
+  }
+  /** What was typed on while it was written down stays. */
+  const clearIf = (written: string) => {
+    if (keptText(place) === written) setDraft('')
   }
   return (
     <label className="flex flex-col">
       {label}
       <input
-        value={draft ?? now ?? ''}
+        value={draft === '' ? (now ?? '') : draft}
         placeholder={hint}
         onChange={(event) => setDraft(event.target.value)}
         onBlur={() => void keep()}
@@ -63,9 +69,9 @@ function Answer({ question }: { question: TakeInQuestion }) {
 
 /** What an earlier fitter left, with a photo of it; it stays on the list until it is dealt with. */
 function EarlierWorkFound() {
-  const { state, dossiers, write } = useJob()
+  const { job, state, dossiers, write } = useJob()
   const [what, setWhat] = useState<EarlierWork>('bypass')
-  const [text, setText] = useState('')
+  const [text, setText] = useKeptText(`job/${job.id}/found`)
   const [connector, setConnector] = useState('')
   const add = async () => {
     if (text.trim() === '') return
@@ -133,9 +139,12 @@ const lawfulNote =
 
 /** The note on lawful use, and who heard it. */
 function ToldNote() {
-  const { state, write } = useJob()
-  const [to, setTo] = useState('')
+  const { job, state, write } = useJob()
+  const [to, setTo] = useKeptText(`job/${job.id}/told`)
   const last = state.told.at(-1)
+  const tell = async () => {
+    if (await write({ kind: 'told', text: lawfulNote, to: to.trim() })) setTo('')
+  }
   return (
     <section>
       <h3 className="mb-2 text-[20px] font-bold">Told to the owner</h3>
@@ -149,7 +158,7 @@ function ToldNote() {
           className="mt-2 flex flex-wrap items-end gap-2"
           onSubmit={(event) => {
             event.preventDefault()
-            if (to.trim() !== '') void write({ kind: 'told', text: lawfulNote, to: to.trim() })
+            if (to.trim() !== '') void tell()
           }}
         >
           <label className="flex min-w-56 flex-1 flex-col">

@@ -31,7 +31,7 @@ export function CommandList() {
   const open = useCommandList((state) => state.open)
   const navigate = useNavigate()
   const jobId = useMatch('/job/:id/*')?.params.id
-  const { setTheme, setStrong, strong, person, setPerson } = usePreferences()
+  const { setTheme, setStrong, strong, person, bound, setPerson } = usePreferences()
   const jobs = useQuery({ queryKey: ['jobs'], queryFn: fetchJobs, enabled: open })
   useKeys({ k: () => show(true) })
   useEffect(() => {
@@ -90,7 +90,7 @@ export function CommandList() {
                 <Item onSelect={run(() => setTheme('dark'))}>Night colours</Item>
                 <Item onSelect={run(() => setTheme('auto'))}>Colours as the system has them</Item>
                 <Item onSelect={run(() => setStrong(!strong))}>{strong ? 'Usual contrast' : 'Strongest contrast'}</Item>
-                {person !== null && (
+                {person !== null && !bound && (
                   <Item
                     onSelect={run(() => {
                       const name = window.prompt('Who is working at this device?', person)

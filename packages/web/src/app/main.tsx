@@ -1,9 +1,10 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode, useEffect } from 'react'
 import { createRoot } from 'react-dom/client'
 import { ErrorBoundary } from 'react-error-boundary'
 import { RouterProvider } from 'react-router'
 import { Toaster } from 'sonner'
+import { getJson, Refused } from '../platform/api/http.ts'
 import { applyTheme, usePreferences } from '../platform/preferences.ts'
 import { Failed } from '../ui/states.tsx'
 import { Button } from '../ui/Button.tsx'
@@ -11,8 +12,16 @@ import './app.css'
 import { router } from './router.tsx'
 
 const client = new QueryClient({
+  queryCache: new QueryCache({ onError: askToPair }),
   defaultOptions: { queries: { retry: false, networkMode: 'always' }, mutations: { networkMode: 'always' } },
 })
+
+/** A page that asks for something without being paired leads to pairing; on a job the work goes on, and a notice asks. */
+function askToPair(error: Error): void {
+  const { pathname } = location
+  if (error instanceof Refused && error.status === 401 && pathname !== '/pair' && !pathname.startsWith('/job/'))
+    void router.navigate(`/pair?back=${encodeURIComponent(pathname)}`)
+}
 
 function App() {
   const theme = usePreferences((state) => state.theme)
@@ -45,6 +54,13 @@ function App() {
     </ErrorBoundary>
   )
 }
+
+/** A paired device writes in the name it was paired with. */
+async function takePersonOfDevice(): Promise<void> {
+  const me = await getJson<{ role: string; person: string | null }>('/api/me').catch(() => null)
+  if (me?.role === 'fitter' && me.person !== null) usePreferences.getState().setPerson(me.person, true)
+}
+if (location.pathname !== '/pair') void takePersonOfDevice()
 
 applyTheme(usePreferences.getState().theme, usePreferences.getState().strong)
 const root = document.getElementById('root')

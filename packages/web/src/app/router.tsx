@@ -1,4 +1,4 @@
-import { Library, TabletSmartphone } from 'lucide-react'
+import { ArchiveRestore, Library, TabletSmartphone } from 'lucide-react'
 import { lazy, Suspense } from 'react'
 import { createBrowserRouter, Link, Outlet } from 'react-router'
 import { ConfirmQuestion, JobIndex, JobLayout, NewJobPage, PersonQuestion, YardPage } from '../jobs/index.ts'
@@ -11,6 +11,7 @@ const DossiersPage = lazy(async () => ({ default: (await import('../dossiers/ind
 const DossierPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossierPage }))
 const BenchPage = lazy(async () => ({ default: (await import('../pairing/index.ts')).BenchPage }))
 const PairPage = lazy(async () => ({ default: (await import('../pairing/index.ts')).PairPage }))
+const BackupPage = lazy(async () => ({ default: (await import('../backup/index.ts')).BackupPage }))
 const EditorPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).EditorPage }))
 
 function Root() {
@@ -30,9 +31,10 @@ function Yard() {
     <div className="min-h-full">
       <header className="flex h-[60px] items-center justify-between bg-spine px-4 text-[#f4f4ef] lg:px-8">
         <Link to="/" className="flex min-h-11 items-center gap-3 font-head text-[20px] font-bold">
-          <Stripes className="!mx-0 h-6" /> Tidy Badger
+          <Stripes className="!mx-0 h-6" />
+          <span className="max-[430px]:sr-only">Tidy Badger</span>
         </Link>
-        <div className="flex items-center gap-3">
+        <div className="flex items-center gap-1 sm:gap-3">
           <Link to="/dossiers" className="flex min-h-11 items-center px-2 font-semibold underline underline-offset-4">
             <Library aria-hidden size={22} className="sm:hidden" />
             <span className="max-sm:sr-only">Machines and kits</span>
@@ -40,6 +42,10 @@ function Yard() {
           <Link to="/bench" className="flex min-h-11 items-center px-2 font-semibold underline underline-offset-4">
             <TabletSmartphone aria-hidden size={22} className="sm:hidden" />
             <span className="max-sm:sr-only">Devices</span>
+          </Link>
+          <Link to="/backup" className="flex min-h-11 items-center px-2 font-semibold underline underline-offset-4">
+            <ArchiveRestore aria-hidden size={22} className="sm:hidden" />
+            <span className="max-sm:sr-only">Backup</span>
           </Link>
           <CommandButton />
         </div>
@@ -62,6 +68,7 @@ export const router = createBrowserRouter([
           { path: '/new', element: <NewJobPage /> },
           { path: '/bench', element: <BenchPage /> },
           { path: '/pair', element: <PairPage /> },
+          { path: '/backup', element: <BackupPage /> },
           { path: '/dossiers', element: <DossiersPage /> },
           { path: '/dossiers/draft/:id', element: <EditorPage /> },
           { path: '/dossiers/:kind/:id', element: <DossierPage /> },

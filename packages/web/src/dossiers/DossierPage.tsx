@@ -65,11 +65,15 @@ function EditButton({ machine, newest }: { machine: Machine; newest: number }) {
   const edit = async () => {
     try {
       const draft = newId()
-      await saveDraft(draft, {
-        ...cloneMachine(machine, machine.id, machine.model),
-        source: machine.source,
-        version: newest + 1,
-      })
+      await saveDraft(
+        draft,
+        {
+          ...cloneMachine(machine, machine.id, machine.model),
+          source: machine.source,
+          version: newest + 1,
+        },
+        null,
+      )
       await navigate(`/dossiers/draft/${draft}`)
     } catch (error) {
       toast.error(error instanceof Error ? error.message : String(error))

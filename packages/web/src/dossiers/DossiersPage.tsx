@@ -97,7 +97,7 @@ function NewMachine({ rows }: { rows: DossierRow[] }) {
     try {
       const machine = await start(id)
       const draft = newId()
-      await saveDraft(draft, machine)
+      await saveDraft(draft, machine, null)
       await navigate(`/dossiers/draft/${draft}`)
     } catch (error) {
       toast.error(error instanceof Error ? error.message : String(error))

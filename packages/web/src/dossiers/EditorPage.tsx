@@ -12,12 +12,14 @@ import { CircleCheck, CloudOff, CloudUpload } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { toast } from 'sonner'
+import { Refused } from '../platform/api/http.ts'
 import { Button } from '../ui/Button.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
 import { PlugFace } from '../wiring/index.ts'
 import { dropDraft, publish } from './api.ts'
 import { CircuitTable } from './components/CircuitTable.tsx'
 import { CoverTable } from './components/CoverTable.tsx'
+import { DraftConflict } from './components/DraftConflict.tsx'
 import { NewPlug } from './components/NewPlug.tsx'
 import { PastePinout } from './components/PastePinout.tsx'
 import { PlugDetails } from './components/PlugDetails.tsx'
@@ -66,6 +68,7 @@ function Editor({ id, machine }: { id: string; machine: Machine }) {
         </div>
         <SavedState />
       </header>
+      <DraftConflict id={id} />
       <div className="grid gap-6 lg:grid-cols-[230px_minmax(0,1fr)_340px]">
         <nav aria-label="Plugs" className="flex flex-col gap-3">
           <ul className="flex max-h-[46vh] flex-col overflow-y-auto">
@@ -174,6 +177,19 @@ function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (
       toast.error(error instanceof Error ? error.message : String(error))
     }
   }
+  const throwAway = async () => {
+    try {
+      await dropDraft(id)
+    } catch (error) {
+      // One that the server does not have is gone already.
+      if (!(error instanceof Refused && error.status === 404)) {
+        toast.error(error instanceof Error ? error.message : String(error))
+        return
+      }
+    }
+    forgetKept(id)
+    await navigate('/dossiers')
+  }
   return (
     <section>
       <h2 className="text-xl font-bold">
@@ -219,8 +235,7 @@ function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (
         <Button
           look="quiet"
           onClick={() => {
-            forgetKept(id)
-            void dropDraft(id).then(() => navigate('/dossiers'))
+            void throwAway()
           }}
         >
           Throw the draft away

@@ -1,20 +1,23 @@
 import { stations, type Station } from '@tidy-badger/core/dossiers'
-import { BookOpenText, CircleCheck, CloudOff, CloudUpload, House } from 'lucide-react'
+import { BookOpenText, CircleCheck, CloudOff, CloudUpload, House, PencilLine } from 'lucide-react'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation, useParams } from 'react-router'
 import { Failed, Loading, Stripes } from '../ui/states.tsx'
+import { useTypedCount } from '../platform/keptTexts.ts'
 import { useKeys } from '../ui/useKeys.ts'
 import { JournalSheet } from './components/JournalSheet.tsx'
 import { TimerChips } from './components/TimerChips.tsx'
+import { NewerNotice } from './components/NewerNotice.tsx'
 import { RefusedNotice } from './components/RefusedNotice.tsx'
 import { listen, openJournal, useJournal } from './journalStore.ts'
-import { JobContext, useJobView, type JobView } from './useJob.ts'
+import { JobContext, useJob, useJobView, type JobView } from './useJob.ts'
 import { stationNames } from './words.ts'
 
 /** @param tools what other rooms put into the head of a job */
 export function JobLayout({ tools }: { tools?: ReactNode }) {
   const { id = '' } = useParams()
   const failure = useJournal((state) => state.failure)
+  const unpaired = useJournal((state) => state.link === 'unpaired')
   const view = useJobView()
   const shown = view?.job.id === id ? view : null
   useEffect(() => {
@@ -28,7 +31,12 @@ export function JobLayout({ tools }: { tools?: ReactNode }) {
     return (
       <Failed what="This job cannot be shown">
         <p>{failure}</p>
-        <p className="mt-4">
+        <p className="mt-4 flex gap-6">
+          {unpaired && (
+            <Link to={`/pair?back=${encodeURIComponent(`/job/${id}`)}`} className="font-semibold underline">
+              Pair this device
+            </Link>
+          )}
           <Link to="/" className="font-semibold underline">
             Back to the yard
           </Link>
@@ -43,6 +51,7 @@ export function JobLayout({ tools }: { tools?: ReactNode }) {
         <div className="print-flow flex min-h-0 min-w-0 flex-1 flex-col">
           <JobHeader view={shown} tools={tools} />
           <RefusedNotice />
+          <NewerNotice />
           <main className="print-flow flex min-h-0 flex-1 flex-col">
             <Outlet />
           </main>
@@ -146,12 +155,17 @@ function JobHeader({ view, tools }: { view: JobView; tools: ReactNode }) {
 function LinkState() {
   const link = useJournal((state) => state.link)
   const waiting = useJournal((state) => state.unsent.filter((batch) => batch.state === 'waiting').length)
+  const typed = useTypedCount(`job/${useJob().job.id}/`)
   const [Icon, words, tone] =
-    link === 'down'
-      ? [CloudOff, waiting > 0 ? `link down, ${waiting} not yet sent` : 'link down', 'text-lamp-ink']
-      : waiting > 0
-        ? [CloudUpload, `${waiting} not yet sent`, 'text-lamp-ink']
-        : [CircleCheck, 'saved', 'text-good']
+    link === 'unpaired'
+      ? [CloudOff, waiting > 0 ? `not paired, ${waiting} not yet sent` : 'not paired', 'text-stop']
+      : link === 'down'
+        ? [CloudOff, waiting > 0 ? `link down, ${waiting} not yet sent` : 'link down', 'text-lamp-ink']
+        : waiting > 0
+          ? [CloudUpload, `${waiting} not yet sent`, 'text-lamp-ink']
+          : typed > 0
+            ? [PencilLine, 'typed, kept here', 'text-quiet']
+            : [CircleCheck, 'saved', 'text-good']
   return (
     <p role="status" className={`flex items-center gap-1.5 font-semibold ${tone}`}>
       <Icon aria-hidden size={19} />

@@ -5,11 +5,12 @@ import { FileUp, OctagonAlert, PackageSearch, Plus } from 'lucide-react'
 import { useEffect, type ReactNode } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { toast } from 'sonner'
+import { Refused } from '../platform/api/http.ts'
 import { Button } from '../ui/Button.tsx'
 import { FileButton } from '../ui/FileButton.tsx'
 import { Empty, Failed, Loading } from '../ui/states.tsx'
 import { useKeys } from '../ui/useKeys.ts'
-import { fetchJobs, importJob, type JobSummary } from './api.ts'
+import { fetchJobs, importJob, type JobSummary, type UnreadableJob } from './api.ts'
 import { stationNames } from './words.ts'
 
 export function YardPage() {
@@ -52,35 +53,63 @@ export function YardPage() {
   )
 }
 
-function JobList({ jobs }: { jobs: JobSummary[] }) {
-  const attention = (job: JobSummary) => (job.finished ? 3 : job.stop ? 0 : job.missing.length > 0 ? 1 : 2)
-  const sorted = [...jobs].sort((a, b) => attention(a) - attention(b) || b.createdAt.localeCompare(a.createdAt))
+/** Jobs that another version wrote, or that are damaged: said, and kept from hiding the others. */
+function UnreadableList({ jobs }: { jobs: UnreadableJob[] }) {
+  if (jobs.length === 0) return null
   return (
-    <ul className="border-t-2 border-ink">
-      {sorted.map((job) => (
-        <li key={job.id} className="border-b-2 border-line-soft">
-          <Link to={`/job/${job.id}`} className="grid gap-x-5 gap-y-1.5 py-3.5 sm:grid-cols-[1fr_auto]">
-            <div className="min-w-0">
-              <p className="font-head text-[20px] leading-tight font-bold">{job.title}</p>
-              <p className="text-quiet">
-                {job.machineName} + {job.kitName} · since {format(new Date(job.createdAt), 'd MMM yyyy')}
-              </p>
-              {job.stop && !job.finished && (
-                <Flag tone="text-stop" icon={<OctagonAlert aria-hidden size={19} />}>
-                  Stop: {job.stop}
-                </Flag>
-              )}
-              {job.missing.length > 0 && !job.finished && (
-                <Flag tone="text-lamp-ink" icon={<PackageSearch aria-hidden size={19} />}>
-                  Waits for: {job.missing.join(', ')}
-                </Flag>
-              )}
-            </div>
-            <Progress job={job} />
-          </Link>
+    <ul className="mb-4 border-y-2 border-stop">
+      {jobs.map((job) => (
+        <li key={job.id} className="py-3">
+          <p className="font-head text-[20px] leading-tight font-bold">{job.title}</p>
+          <Flag tone="text-stop" icon={<OctagonAlert aria-hidden size={19} />}>
+            Cannot be read: {job.unreadable}
+          </Flag>
+          <a
+            href={`/api/jobs/${encodeURIComponent(job.id)}/export`}
+            className="flex min-h-11 w-fit items-center font-semibold underline underline-offset-4"
+          >
+            Save it as a file
+          </a>
         </li>
       ))}
     </ul>
+  )
+}
+
+function JobList({ jobs: all }: { jobs: (JobSummary | UnreadableJob)[] }) {
+  const unreadable = all.filter((job): job is UnreadableJob => 'unreadable' in job)
+  const jobs = all.filter((job): job is JobSummary => !('unreadable' in job))
+  const attention = (job: JobSummary) => (job.finished ? 3 : job.stop ? 0 : job.missing.length > 0 ? 1 : 2)
+  const sorted = [...jobs].sort((a, b) => attention(a) - attention(b) || b.createdAt.localeCompare(a.createdAt))
+  return (
+    <>
+      <UnreadableList jobs={unreadable} />
+      <ul className="border-t-2 border-ink">
+        {sorted.map((job) => (
+          <li key={job.id} className="border-b-2 border-line-soft">
+            <Link to={`/job/${job.id}`} className="grid gap-x-5 gap-y-1.5 py-3.5 sm:grid-cols-[1fr_auto]">
+              <div className="min-w-0">
+                <p className="font-head text-[20px] leading-tight font-bold">{job.title}</p>
+                <p className="text-quiet">
+                  {job.machineName} + {job.kitName} · since {format(new Date(job.createdAt), 'd MMM yyyy')}
+                </p>
+                {job.stop && !job.finished && (
+                  <Flag tone="text-stop" icon={<OctagonAlert aria-hidden size={19} />}>
+                    Stop: {job.stop}
+                  </Flag>
+                )}
+                {job.missing.length > 0 && !job.finished && (
+                  <Flag tone="text-lamp-ink" icon={<PackageSearch aria-hidden size={19} />}>
+                    Waits for: {job.missing.join(', ')}
+                  </Flag>
+                )}
+              </div>
+              <Progress job={job} />
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </>
   )
 }
 
@@ -128,14 +157,12 @@ function ImportJob() {
   const navigate = useNavigate()
   const mutation = useMutation({
     mutationFn: async (file: File) => {
-      const text = await file.text()
-      let document: unknown
       try {
-        document = JSON.parse(text)
-      } catch {
-        throw new Error(`${file.name} is not JSON. Choose a job that was saved from here.`)
+        return await importJob(file)
+      } catch (error) {
+        if (!(error instanceof Refused) || error.problems[0]?.code !== 'not-json') throw error
+        throw new Error(`${file.name} is not JSON. Choose a job that was saved from here.`, { cause: error })
       }
-      return importJob(document)
     },
     onSuccess: async (result) => {
       await client.invalidateQueries({ queryKey: ['jobs'] })

@@ -1,8 +1,8 @@
 import type { DossierRef, Station } from '@tidy-badger/core/dossiers'
-import type { JobDossiers, JournalEntry, NewEntry } from '@tidy-badger/core/jobs'
+import type { Invalidated, JobDossiers } from '@tidy-badger/core/jobs'
 import type { Erratum } from '@tidy-badger/core/wiring'
 import { getKept } from '../platform/api/kept.ts'
-import { getJson, postJson } from '../platform/api/http.ts'
+import { getJson, postFile, postJson } from '../platform/api/http.ts'
 
 export interface JobSummary {
   id: string
@@ -37,15 +37,29 @@ export interface DossierRow {
   fits: string[]
 }
 
-export const fetchJobs = () => getKept<JobSummary[]>('/api/jobs')
-export const fetchJob = (id: string) => getKept<JobWithDossiers>(`/api/jobs/${id}`)
+/** A job that cannot be read here, and why; it hides no other. */
+export interface UnreadableJob {
+  id: string
+  title: string
+  createdAt: string
+  unreadable: string
+}
+
+export const fetchJobs = () => getKept<(JobSummary | UnreadableJob)[]>('/api/jobs')
 export const fetchDossiers = () => getKept<DossierRow[]>('/api/dossiers')
 export const fetchErrata = () => getKept<Erratum[]>('/api/errata')
-export const fetchJournal = (id: string, after: number) =>
-  getJson<{ head: number; entries: JournalEntry[] }>(`/api/jobs/${id}/journal?after=${after}`)
-export const sendEntries = (id: string, base: number, entries: NewEntry[]) =>
-  postJson<{ head: number }>(`/api/jobs/${id}/journal`, { base, entries })
 export const openJob = (body: { machine: { id: string; variant?: string }; kit: { id: string }; title?: string }) =>
   postJson<JobSummary>('/api/jobs', body)
-export const importJob = (file: unknown) =>
-  postJson<{ id: string; merged: boolean; added: number }>('/api/jobs/import', file)
+export const importJob = (file: File) =>
+  postFile<{ id: string; merged: boolean; added: number }>('/api/jobs/import', file, 'application/json')
+
+/** A newer version of one of a job's dossiers, and what taking it would change. */
+export interface Newer {
+  from: DossierRef
+  to: DossierRef
+  changes: { what: string; says: string }[]
+  invalidates: Invalidated[]
+  variantLost: string | null
+}
+
+export const fetchNewer = (id: string) => getJson<{ machine: Newer | null; kit: Newer | null }>(`/api/jobs/${id}/newer`)

@@ -85,6 +85,8 @@ export function entryWords(entry: NewEntry, { machine, kit }: JobDossiers): stri
       return `Module ${entry.trial ? 'held to' : 'fixed at'} ${machine.places?.find((item) => item.id === entry.place)?.name ?? entry.place}`
     case 'tied':
       return `Tied ${passage(entry.passage)}`
+    case 'dossier-changed':
+      return `Goes on with version ${entry.to.version} of the ${entry.dossier === 'machine' ? machine.model : kit.model}`
     case 'undo':
       return 'Undone'
   }

@@ -5,16 +5,27 @@ import { useEffect, useState } from 'react'
 import { deleteAt, getJson, postJson } from '../platform/api/http.ts'
 import { Button } from '../ui/Button.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
+import { OpenNetworkNote } from './OpenNetworkNote.tsx'
 
 interface Bench {
   open: boolean
+  /** Too many wrong codes came: pairing waits to be opened again here. */
+  closed: boolean
   addresses: string[]
   code: string | null
   expiresAt: string | null
-  devices: { id: string; name: string; pairedAt: string; expiresAt: string; seenAt: string; state: string }[]
+  devices: {
+    id: string
+    name: string
+    person: string | null
+    pairedAt: string
+    expiresAt: string
+    seenAt: string
+    state: 'paired' | 'revoked' | 'expired'
+  }[]
 }
 
-/** Shown on the bench: the code that lets a device in, the address to open there, and who is in. */
+/** Shown on the machine itself: the code that pairs a device, the address to open there, and what is paired. */
 export function BenchPage() {
   const client = useQueryClient()
   const bench = useQuery({
@@ -32,7 +43,7 @@ export function BenchPage() {
   return (
     <main className="mx-auto w-full max-w-4xl px-4 py-6 lg:px-8">
       <h1 className="mb-4 text-3xl font-bold">Devices</h1>
-      {bench.isPending && <Loading what="Looking who is let in…" />}
+      {bench.isPending && <Loading what="Looking what is paired…" />}
       {bench.isError && (
         <Failed what="The devices cannot be shown">
           <p>{bench.error.message}</p>
@@ -41,10 +52,21 @@ export function BenchPage() {
       {bench.data && !bench.data.open && (
         <p className="border-l-[5px] border-data pl-4 text-[18px]">
           This server answers on this machine only. To reach it from a tablet in the yard, start it with{' '}
-          <code className="figures">HOST=0.0.0.0</code>; devices then come in by a code shown here.
+          <code className="figures">HOST=0.0.0.0</code>; devices are then paired by a code shown here.
         </p>
       )}
-      {bench.data?.open && (
+      {bench.data?.open && bench.data.closed && (
+        <section className="border-l-[5px] border-stop pl-4">
+          <p className="text-[18px]">
+            <b>Pairing is closed:</b> thirty wrong codes came within an hour. If that was nobody of yours, look who is
+            on the network before you open it again.
+          </p>
+          <Button className="mt-3" onClick={() => change.mutate(() => postJson('/api/pairing/bench/code', {}))}>
+            Open pairing again
+          </Button>
+        </section>
+      )}
+      {bench.data?.open && !bench.data.closed && (
         <section className="flex flex-wrap items-start gap-x-12 gap-y-6">
           <div>
             <p className="text-quiet">Code to type on the device</p>
@@ -65,9 +87,10 @@ export function BenchPage() {
           </ul>
         </section>
       )}
+      {bench.data?.open && <OpenNetworkNote />}
       {bench.data && (
         <section className="mt-8">
-          <h2 className="mb-1 text-[20px] font-bold">Let in</h2>
+          <h2 className="mb-1 text-[20px] font-bold">Paired</h2>
           {bench.data.devices.length === 0 && <p className="text-quiet">No device yet.</p>}
           <ul className="border-t-2 border-ink">
             {bench.data.devices.map((device) => (
@@ -76,18 +99,19 @@ export function BenchPage() {
                 className="flex flex-wrap items-center justify-between gap-3 border-b-2 border-line-soft py-2"
               >
                 <span>
-                  <b>{device.name}</b>, {device.state}
+                  <b>{device.name}</b>
+                  {device.person !== null && `, ${device.person}`}, {device.state}
                   <span className="block text-quiet">
                     since {format(new Date(device.pairedAt), 'd MMM yyyy')}, last seen{' '}
                     {format(new Date(device.seenAt), 'd MMM HH:mm')}
                   </span>
                 </span>
-                {device.state === 'let in' && (
+                {device.state === 'paired' && (
                   <Button
                     look="stop"
                     onClick={() => change.mutate(() => deleteAt(`/api/pairing/bench/devices/${device.id}`))}
                   >
-                    Send away
+                    Revoke {device.name}
                   </Button>
                 )}
               </li>

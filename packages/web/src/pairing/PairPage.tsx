@@ -1,26 +1,34 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
+import { useNavigate, useSearchParams } from 'react-router'
 import { postJson } from '../platform/api/http.ts'
+import { usePreferences } from '../platform/preferences.ts'
 import { Button } from '../ui/Button.tsx'
+import { OpenNetworkNote } from './OpenNetworkNote.tsx'
 
-/** On a device of the network: the code from the bench, and a name for the device. */
+/** On a device of the network: the code from the machine itself, whose device it is, and a name for it. */
 export function PairPage() {
   const navigate = useNavigate()
+  const [search] = useSearchParams()
   const client = useQueryClient()
+  const setPerson = usePreferences((state) => state.setPerson)
   const [code, setCode] = useState('')
-  const [name, setName] = useState('')
+  const [person, setName] = useState(usePreferences.getState().person ?? '')
+  const [name, setDevice] = useState('')
+  const digits = code.replaceAll(/\s/g, '')
   const pair = useMutation({
-    mutationFn: () => postJson('/api/pairing', { code: code.replaceAll(/\s/g, ''), name: name.trim() }),
+    mutationFn: () => postJson('/api/pairing', { code: digits, name: name.trim(), person: person.trim() }),
     onSuccess: async () => {
+      setPerson(person.trim(), true)
       await client.invalidateQueries()
-      await navigate('/')
+      const back = search.get('back') ?? '/'
+      await navigate(back.startsWith('/') && !back.startsWith('//') ? back : '/')
     },
   })
   return (
     <main className="mx-auto w-full max-w-md px-4 py-8">
-      <h1 className="text-3xl font-bold">Let this device in</h1>
-      <p className="mt-1 text-quiet">The bench screen shows six digits, under Devices.</p>
+      <h1 className="text-3xl font-bold">Pair this device</h1>
+      <p className="mt-1 text-quiet">The machine in the yard shows six digits, under Devices.</p>
       <form
         className="mt-6 flex flex-col gap-4"
         onSubmit={(event) => {
@@ -40,12 +48,22 @@ export function PairPage() {
           />
         </label>
         <label className="flex flex-col">
+          Who works with it
+          <input
+            maxLength={80}
+            autoComplete="name"
+            placeholder="your name, as it stands beside what you write down"
+            value={person}
+            onChange={(event) => setName(event.target.value)}
+          />
+        </label>
+        <label className="flex flex-col">
           What this device is called
           <input
             maxLength={60}
             placeholder="Tank tablet"
             value={name}
-            onChange={(event) => setName(event.target.value)}
+            onChange={(event) => setDevice(event.target.value)}
           />
         </label>
         {pair.isError && (
@@ -57,11 +75,12 @@ export function PairPage() {
           type="submit"
           look="main"
           className="!min-h-16 !text-[19px]"
-          disabled={pair.isPending || name.trim() === '' || code.replaceAll(/\s/g, '').length !== 6}
+          disabled={pair.isPending || name.trim() === '' || person.trim() === '' || digits.length !== 6}
         >
-          Let it in
+          Pair
         </Button>
       </form>
+      <OpenNetworkNote />
     </main>
   )
 }

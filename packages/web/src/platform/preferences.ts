@@ -10,9 +10,14 @@ interface Preferences {
   /** Name of the person at this device; null until it is picked. */
   person: string | null
   device: string
+  /** The name came with pairing and is the device's; another is given by pairing anew. */
+  bound: boolean
+  /** Newer dossier versions that somebody looked at and left, by job and hash. */
+  declinedVersions: string[]
   setTheme: (theme: Theme) => void
   setStrong: (strong: boolean) => void
-  setPerson: (person: string) => void
+  setPerson: (person: string, bound?: boolean) => void
+  declineVersion: (key: string) => void
 }
 
 export const usePreferences = create<Preferences>()(
@@ -22,9 +27,13 @@ export const usePreferences = create<Preferences>()(
       strong: false,
       person: null,
       device: uuid().slice(0, 8),
+      bound: false,
+      declinedVersions: [],
       setTheme: (theme) => set({ theme }),
       setStrong: (strong) => set({ strong }),
-      setPerson: (person) => set({ person }),
+      setPerson: (person, bound = false) => set({ person, bound }),
+      declineVersion: (key) =>
+        set(({ declinedVersions }) => ({ declinedVersions: [...declinedVersions, key].slice(-200) })),
     }),
     { name: 'tidy-badger-preferences' },
   ),

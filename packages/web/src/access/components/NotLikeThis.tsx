@@ -2,6 +2,7 @@ import type { Station } from '@tidy-badger/core/dossiers'
 import { earlierWorks, wordsOf, type EarlierWork, type WorkItem } from '@tidy-badger/core/jobs'
 import { useState } from 'react'
 import { PhotoButton, useJob } from '../../jobs/index.ts'
+import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 
@@ -17,8 +18,8 @@ export function NotLikeThis({
   open: boolean
   onClose: () => void
 }) {
-  const { write } = useJob()
-  const [text, setText] = useState('')
+  const { job, write } = useJob()
+  const [text, setText] = useKeptText(`job/${job.id}/not-like-this/${station}`)
   const [what, setWhat] = useState<EarlierWork | ''>('')
   const cover =
     item.kind === 'cover-off' ? item.removal.cover.id : item.kind === 'cover-on' ? item.closing.cover.id : null

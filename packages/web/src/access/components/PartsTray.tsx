@@ -2,6 +2,7 @@ import { fastenerWords } from '@tidy-badger/core/dossiers'
 import { trayOf, type TrayItem } from '@tidy-badger/core/jobs'
 import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
+import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 
@@ -49,8 +50,13 @@ function Compartment({ item, onPick }: { item: TrayItem; onPick: () => void }) {
 }
 
 function LeaveOff({ item, onDone }: { item: TrayItem; onDone: () => void }) {
-  const { write } = useJob()
-  const [reason, setReason] = useState('')
+  const { job, write } = useJob()
+  const [reason, setReason] = useKeptText(`job/${job.id}/stays-off/${item.cover.id}`)
+  const leave = async () => {
+    if (!(await write({ kind: 'left-off', cover: item.cover.id, reason: reason.trim() }))) return
+    setReason('')
+    onDone()
+  }
   return (
     <div className="flex flex-col gap-4">
       <ul className="list-disc pl-5">
@@ -73,10 +79,7 @@ function LeaveOff({ item, onDone }: { item: TrayItem; onDone: () => void }) {
         className="flex flex-col gap-2 border-t-2 border-line-soft pt-4"
         onSubmit={(event) => {
           event.preventDefault()
-          if (reason.trim() !== '')
-            void write({ kind: 'left-off', cover: item.cover.id, reason: reason.trim() }).then(
-              (written) => written && onDone(),
-            )
+          if (reason.trim() !== '') void leave()
         }}
       >
         <label className="flex flex-col">

@@ -1,6 +1,6 @@
 import { format } from 'date-fns'
 import { Undo2, Redo2 } from 'lucide-react'
-import { useState } from 'react'
+import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { useJournal } from '../journalStore.ts'
@@ -11,14 +11,14 @@ import { PhotoRow } from './PhotoRow.tsx'
 
 /** The journal, newest first, every entry with its way back. */
 export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { entries, voided, dossiers, write, undo, state } = useJob()
+  const { job, entries, voided, dossiers, write, undo, state } = useJob()
   const unsent = useJournal((store) => store.unsent)
   const waiting = new Set(unsent.flatMap((batch) => batch.entries.map((entry) => entry.id)))
   const held = new Map(state.held.map((item) => [item.entry, item.why]))
   const undoneBy = new Map(
     entries.flatMap((entry) => (entry.kind === 'undo' && !voided.has(entry.id) ? [[entry.undoes, entry.id]] : [])),
   )
-  const [text, setText] = useState('')
+  const [text, setText] = useKeptText(`job/${job.id}/note`)
   const note = async () => {
     if (text.trim() !== '' && (await write({ kind: 'note', text: text.trim() }))) setText('')
   }

@@ -4,11 +4,14 @@ import type { Problem } from '@tidy-badger/core/shared'
 export class Refused extends Error {
   readonly status: number
   readonly problems: Problem[]
+  /** When it makes sense to ask again, s. */
+  readonly retryAfterS: number | null
 
-  constructor(status: number, problems: Problem[]) {
+  constructor(status: number, problems: Problem[], retryAfterS: number | null = null) {
     super(problems.map((problem) => problem.message).join(' '))
     this.status = status
     this.problems = problems
+    this.retryAfterS = retryAfterS
   }
 }
 
@@ -19,7 +22,7 @@ export class Unreachable extends Error {
   }
 }
 
-async function request(path: string, init?: RequestInit): Promise<Response> {
+export async function request(path: string, init?: RequestInit): Promise<Response> {
   let response: Response
   try {
     response = await fetch(path, init)
@@ -27,12 +30,13 @@ async function request(path: string, init?: RequestInit): Promise<Response> {
     throw new Unreachable()
   }
   if (response.ok) return response
-  if (response.status >= 502 && response.status <= 504) throw new Unreachable()
   const body: unknown = await response.json().catch(() => null)
-  if (response.status === 401 && location.pathname !== '/pair') location.assign('/pair')
+  if (!isProblems(body) && response.status >= 502 && response.status <= 504) throw new Unreachable()
+  const after = Number(response.headers.get('retry-after') ?? NaN)
   throw new Refused(
     response.status,
     isProblems(body) ? body : [{ code: 'unknown', path: '', message: `The server answered ${response.status}.` }],
+    Number.isFinite(after) ? after : null,
   )
 }
 
@@ -44,14 +48,23 @@ export async function getJson<T>(path: string): Promise<T> {
   return (await request(path)).json()
 }
 
+const jsonBody = (method: string, body: unknown): RequestInit => ({
+  method,
+  headers: { 'content-type': 'application/json' },
+  body: JSON.stringify(body),
+})
+
 export async function postJson<T>(path: string, body: unknown): Promise<T> {
-  const init = { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }
-  return (await request(path, init)).json()
+  return (await request(path, jsonBody('POST', body))).json()
 }
 
 export async function putJson<T>(path: string, body: unknown): Promise<T> {
-  const init = { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }
-  return (await request(path, init)).json()
+  return (await request(path, jsonBody('PUT', body))).json()
+}
+
+/** Sends a file as it lies, however large. */
+export async function postFile<T>(path: string, file: Blob, type: string): Promise<T> {
+  return (await request(path, { method: 'POST', headers: { 'content-type': type }, body: file })).json()
 }
 
 export async function deleteAt(path: string): Promise<void> {

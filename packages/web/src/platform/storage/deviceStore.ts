@@ -7,14 +7,18 @@ export interface Unsent {
   entries: unknown[]
   /** Head the person saw. */
   base: number
-  state: 'waiting' | 'refused'
+  state: 'waiting' | 'refused' | 'lost'
   problems: { code: string; message: string }[]
+  /** Missing in batches kept by an earlier version. */
+  tries?: number
+  notBefore?: number
+  again?: boolean
 }
 
 interface Tables extends DBSchema {
   /** Last answers of the server, by path. */
   answers: { key: string; value: unknown }
-  journals: { key: string; value: { head: number; entries: unknown[] } }
+  journals: { key: string; value: { head: number; entries: unknown[]; yard?: string | null } }
   unsent: { key: number; value: Unsent; indexes: { job: string } }
   /** Bytes of logs by hash. */
   logs: { key: string; value: Blob }

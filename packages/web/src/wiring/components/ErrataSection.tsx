@@ -4,19 +4,20 @@ import { toast } from 'sonner'
 import { v4 as newId } from 'uuid'
 import { askForPerson, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
+import { useKeptText } from '../../platform/keptTexts.ts'
 import { usePreferences } from '../../platform/preferences.ts'
 import { postErratum } from '../api.ts'
 import { useSelection } from '../store.ts'
 
 /** What the kit's sheet says wrongly on this machine: written down once, shown on every later job with both. */
 export function ErrataSection() {
-  const { dossiers, errata } = useJob()
+  const { job, dossiers, errata } = useJob()
   const { machine, kit } = dossiers
   const client = useQueryClient()
   const selected = useSelection((state) => state.end)
   const [end, setEnd] = useState(selected ?? kit.ends[0].id)
-  const [says, setSays] = useState('')
-  const [is, setIs] = useState('')
+  const [says, setSays] = useKeptText(`job/${job.id}/sheet-says`)
+  const [is, setIs] = useKeptText(`job/${job.id}/sheet-is`)
   const send = async () => {
     if (!(await askForPerson())) return
     try {

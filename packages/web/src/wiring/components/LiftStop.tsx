@@ -1,13 +1,17 @@
 import type { JobFinding } from '@tidy-badger/core/jobs'
 import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
+import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
 
 /** Lifting a stop takes a reason; the name of who does it goes with it, and both are printed on the hand-back. */
 export function LiftStop({ finding }: { finding: JobFinding }) {
-  const { write } = useJob()
+  const { job, write } = useJob()
   const [open, setOpen] = useState(false)
-  const [reason, setReason] = useState('')
+  const [reason, setReason] = useKeptText(`job/${job.id}/lift/${finding.key}`)
+  const lift = async () => {
+    if (await write({ kind: 'stop-lifted', finding: finding.key, reason: reason.trim() })) setReason('')
+  }
   if (!open)
     return (
       <Button look="quiet" className="!px-0" onClick={() => setOpen(true)}>
@@ -19,7 +23,7 @@ export function LiftStop({ finding }: { finding: JobFinding }) {
       className="mt-2 flex flex-col gap-2"
       onSubmit={(event) => {
         event.preventDefault()
-        if (reason.trim() !== '') void write({ kind: 'stop-lifted', finding: finding.key, reason: reason.trim() })
+        if (reason.trim() !== '') void lift()
       }}
     >
       <label className="flex flex-col gap-1 font-semibold">

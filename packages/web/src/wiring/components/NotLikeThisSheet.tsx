@@ -3,15 +3,16 @@ import { asProposed, placeChoice, placeText, type EntryBody } from '@tidy-badger
 import { findWires, type ConnectionTarget } from '@tidy-badger/core/wiring'
 import { useMemo, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
+import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { WireFoundRow } from './WireSearch.tsx'
 
 /** What was really done with an end: where it is, that it is off, or a note. The check answers at once. */
 export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClose: () => void; end: KitEnd }) {
-  const { write, state, dossiers } = useJob()
+  const { job, write, state, dossiers } = useJob()
   const connected = state.connections.some((connection) => connection.kitEnd === end.id)
-  const [text, setText] = useState('')
+  const [text, setText] = useKeptText(`job/${job.id}/not-like-this/${end.id}`)
   const record = async (...bodies: EntryBody[]) => {
     if (await write(...bodies)) onClose()
   }

@@ -10,6 +10,7 @@ import {
 import { joinSchools } from '@tidy-badger/core/wiring'
 import { useState, type FormEvent, type ReactNode } from 'react'
 import { useJob } from '../../jobs/index.ts'
+import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { ErrataSection } from './ErrataSection.tsx'
 
@@ -114,9 +115,9 @@ function EarlierWorkSection() {
 }
 
 function IrreversibleSection() {
-  const { state, write } = useJob()
+  const { job, state, write } = useJob()
   const [act, setAct] = useState<IrreversibleAct>('cut')
-  const [owner, setOwner] = useState('')
+  const [owner, setOwner] = useKeptText(`job/${job.id}/agreed-by`)
   return (
     <Part title="Done for good, with the owner’s word">
       <ul className="flex flex-col gap-1">
@@ -148,7 +149,11 @@ function IrreversibleSection() {
         label="Where, and why?"
         button="Write it down"
         disabled={owner.trim() === ''}
-        onSay={(text) => write({ kind: 'irreversible', act, text, consentBy: owner.trim() })}
+        onSay={async (text) => {
+          const written = await write({ kind: 'irreversible', act, text, consentBy: owner.trim() })
+          if (written) setOwner('')
+          return written
+        }}
       />
     </Part>
   )
@@ -264,7 +269,8 @@ export function OneLine({
   onSay: (text: string) => Promise<boolean>
   disabled?: boolean
 }) {
-  const [text, setText] = useState('')
+  const { job } = useJob()
+  const [text, setText] = useKeptText(`job/${job.id}/${label}`)
   const submit = (event: FormEvent) => {
     event.preventDefault()
     if (text.trim() !== '') void onSay(text.trim()).then((written) => written && setText(''))

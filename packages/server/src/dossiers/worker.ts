@@ -1,0 +1,15 @@
+import { parseDossier, parseKit, parseMachine, type Dossier } from '@tidy-badger/core/dossiers'
+import type { Outcome } from '@tidy-badger/core/shared'
+
+export interface CheckTask {
+  document: unknown
+  kind?: Dossier['kind']
+  /** Path of the document within the request. */
+  under: string
+}
+
+/** Whether a document may be used: its schema, and that it contradicts itself in nothing, in none of its variants. */
+export function check({ document, kind, under }: CheckTask): Outcome<Dossier> {
+  if (kind === 'machine') return parseMachine(document, under)
+  return kind === 'kit' ? parseKit(document, under) : parseDossier(document, under)
+}

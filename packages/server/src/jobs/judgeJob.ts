@@ -1,0 +1,56 @@
+import {
+  stationNow,
+  jobFindings,
+  measuredMinutes,
+  openStops,
+  type JobDossiers,
+  type JobState,
+  type JournalEntry,
+} from '@tidy-badger/core/jobs'
+import type { Station } from '@tidy-badger/core/dossiers'
+
+/** Counted up when `judgeJob` says something else for the same journal; stored judgements are then made anew. */
+export const judgementVersion = 1
+
+/** What follows from a journal for the yard's list and for the learning of times. */
+export interface Judged {
+  machineName: string
+  kitName: string
+  changedAt: string | null
+  station: Station
+  finished: boolean
+  connected: number
+  ends: number
+  stop: string | null
+  missing: string[]
+  rides: number
+  machine: { id: string; version: number; hash: string; variant?: string }
+  kit: { id: string; version: number; hash: string }
+  /** Minutes that pieces of work took, once the job is finished. */
+  times: { key: string; minutes: number }[]
+}
+
+/** @param journal in `seq` order, replayed into `state` */
+export function judgeJob(
+  dossiers: JobDossiers,
+  refs: Pick<Judged, 'machine' | 'kit'>,
+  journal: readonly JournalEntry[],
+  state: JobState,
+): Judged {
+  const { machine, kit } = dossiers
+  const finished = 'hand-back' in state.stationsDone
+  return {
+    ...refs,
+    machineName: `${machine.maker} ${machine.model}`,
+    kitName: `${kit.maker} ${kit.model}`,
+    changedAt: journal.at(-1)?.receivedAt ?? null,
+    station: stationNow(state),
+    finished,
+    connected: new Set(state.connections.map((made) => made.kitEnd)).size,
+    ends: kit.ends.length,
+    stop: openStops(jobFindings(dossiers, state))[0]?.reason ?? null,
+    missing: kit.parts.filter((part) => state.parts[part.id]?.state === 'missing').map((part) => part.name),
+    rides: state.logs.length,
+    times: finished ? measuredMinutes(journal, dossiers).map(({ key, minutes }) => ({ key, minutes })) : [],
+  }
+}

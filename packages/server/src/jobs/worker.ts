@@ -1,0 +1,78 @@
+import {
+  planAppend,
+  readJobFile,
+  replay,
+  type AppendPlan,
+  type JobDossiers,
+  type JobFile,
+  type JobState,
+  type JournalEntry,
+  type NewEntry,
+} from '@tidy-badger/core/jobs'
+import { entryVersion } from '@tidy-badger/core/jobs'
+import type { Outcome } from '@tidy-badger/core/shared'
+import { judgeJob, type Judged } from './judgeJob.ts'
+
+export interface AppendTask {
+  /** Dossiers the journal works with now. */
+  before: JobDossiers
+  /** Dossiers it works with once the batch is in; the same ones but for a batch that changes them. */
+  after: JobDossiers
+  refs: Pick<Judged, 'machine' | 'kit'>
+  journal: readonly JournalEntry[]
+  batch: readonly NewEntry[]
+  /** Whether who wrote it is the device's to say. */
+  bound: boolean
+  receivedAt: string
+}
+
+/** A batch judged, and the job as it stands with it. */
+export type JudgedAppend =
+  | { kind: 'refused'; plan: Exclude<AppendPlan, { kind: 'append' }> }
+  | {
+      kind: 'append'
+      plan: Extract<AppendPlan, { kind: 'append' }>
+      stamped: JournalEntry[]
+      state: JobState | null
+      judged: Judged | null
+    }
+
+export function judgeAppend({ before, after, refs, journal, batch, bound, receivedAt }: AppendTask): JudgedAppend {
+  const plan = planAppend(before, journal, batch, { dossiersOf: () => after, bound })
+  if (plan.kind !== 'append') return { kind: 'refused', plan }
+  const head = journal.at(-1)?.seq ?? 0
+  const stamped = plan.fresh.map((entry, i): JournalEntry => ({
+    ...entry,
+    seq: head + 1 + i,
+    receivedAt,
+    v: entryVersion,
+  }))
+  if (stamped.length === 0) return { kind: 'append', plan, stamped, state: null, judged: null }
+  const whole = [...journal, ...stamped]
+  const state = replay(after, whole)
+  return { kind: 'append', plan, stamped, state, judged: judgeJob(after, refs, whole, state) }
+}
+
+export interface JudgeTask {
+  dossiers: JobDossiers
+  refs: Pick<Judged, 'machine' | 'kit'>
+  journal: readonly JournalEntry[]
+  state: JobState
+}
+
+export function judge({ dossiers, refs, journal, state }: JudgeTask): Judged {
+  return judgeJob(dossiers, refs, journal, state)
+}
+
+export interface ReplayTask {
+  dossiers: JobDossiers
+  journal: readonly JournalEntry[]
+}
+
+export function replayed({ dossiers, journal }: ReplayTask): JobState {
+  return replay(dossiers, journal)
+}
+
+export function readFile(document: unknown): Outcome<JobFile> {
+  return readJobFile(document)
+}

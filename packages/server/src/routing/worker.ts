@@ -1,0 +1,87 @@
+import type { Kit, Machine } from '@tidy-badger/core/dossiers'
+import { plannedRoute } from '@tidy-badger/core/jobs'
+import { planRoutes, type MountSchool, type RankedPlace, type Stretch } from '@tidy-badger/core/routing'
+import { failure, success, type Outcome } from '@tidy-badger/core/shared'
+import type { PaperJob } from '../jobs/index.ts'
+import { loomSvg } from './loomSvg.ts'
+import { routePdf } from './routePdf.ts'
+import { templatePdf } from './templatePdf.ts'
+
+export interface RouteTask {
+  machine: Machine
+  kit: Kit
+  placeId?: string
+  school?: MountSchool
+}
+
+/** Trunk ways looked at per place before the best found is given as not proven. */
+const mostWays = 60_000
+
+/** Places in order with the loom laid from each. */
+export function plan({ machine, kit, placeId, school }: RouteTask): Outcome<object> {
+  const planned = planRoutes(machine, kit, { placeId, school, limit: mostWays })
+  if (!planned.ok) return failure(...planned.problems)
+  const { places, gaps, exact } = planned.value
+  return success({ places: places.map(answerOf), gaps, exact })
+}
+
+export interface PaperTask {
+  job: PaperJob
+  kind: 'drawing' | 'sheet' | 'template'
+  madeAt: string
+}
+
+/** The planned loom of a job, drawn or on paper. */
+export async function paper({ job, kind, madeAt }: PaperTask): Promise<Outcome<string | Uint8Array>> {
+  const route = plannedRoute(job.dossiers, job.state)
+  if (!route)
+    return failure({
+      code: 'no-passages',
+      path: 'machine.passages',
+      message: `Where a loom can lie on the ${job.dossiers.machine.model} is not written down. Add its passages first.`,
+    })
+  if (!route.ok) return failure(...route.problems)
+  if (kind === 'drawing') return success(loomSvg(job.dossiers, route.value, job.title))
+  return success(await (kind === 'sheet' ? routePdf(job, route.value, madeAt) : templatePdf(job, route.value)))
+}
+
+const passages = (stretches: readonly Stretch[]) =>
+  stretches.map(({ passage, from, to }) => ({ passage, from: round(from), to: round(to) }))
+const round = (value: number) => Math.round(value * 1e4) / 1e4
+
+function answerOf(place: RankedPlace) {
+  return {
+    place: { id: place.place.id, name: place.place.name },
+    rank: place.rank,
+    feasible: place.feasible,
+    compromise: place.compromise,
+    against: place.against,
+    lost: place.lost,
+    better: place.better,
+    exact: place.exact,
+    extensionM: place.extensionM,
+    dose: place.dose,
+    workMin: place.workMin,
+    facts: place.facts,
+    ties: place.ties,
+    trunk: { ...place.trunk, stretches: passages(place.trunk.stretches) },
+    branches: place.branches.map((branch) => ({
+      end: branch.end.id,
+      tag: branch.end.tag,
+      target: branch.end.target,
+      fate: branch.fate,
+      route: passages(branch.stretches),
+      lengthM: branch.lengthM,
+      needM: branch.needM,
+      suppliedM: branch.end.branchM,
+      spareM: branch.spareM,
+      extensionM: branch.extensionM,
+      dose: branch.dose,
+      hazards: branch.hazards,
+      sleeve: branch.sleeve,
+      estimated: branch.estimated,
+      ...(branch.steering ? { steering: branch.steering } : {}),
+    })),
+    bundles: place.bundles,
+  }
+}

@@ -1,0 +1,1 @@
+export { backupSettingsSchema, yardService, type BackupSettings, type YardService } from './service.ts'

@@ -1,0 +1,1 @@
+export { BackupPage } from './BackupPage.tsx'
