@@ -58,6 +58,8 @@ export interface FlyingLead extends EndBase {
   sheet: { machine: MachineId; colour: WireColour }[]
   /** What it draws from the circuit, A; without it the module's own supply for a feed, nothing for a signal. */
   currentA?: number
+  /** What it draws for the first half minute of a cold heater, A. */
+  coldA?: number
   /** Reference of something that measures: belongs to a sensor ground. */
   reference?: boolean
   /** The factory wire is cut here: this lead takes the half that leads to the ECU, or the half that comes from the device. */
@@ -77,6 +79,7 @@ export interface RingEnd extends EndBase {
   /** Stud the kit's own sheet names for a machine. */
   sheet: { machine: MachineId; stud: StudId }[]
   currentA?: number
+  coldA?: number
   /** Fuse in the lead, A; a feed without one is a stop. */
   fuseA?: number
   reference?: boolean
@@ -85,6 +88,13 @@ export interface RingEnd extends EndBase {
 export interface PortEnd extends EndBase {
   type: 'port'
   closedBy: 'terminator' | 'cap'
+}
+
+/** An opening that has to stay open, as the port a controller reads the weather through. */
+export interface VentEnd extends EndBase {
+  type: 'vent'
+  /** Why, in one sentence. */
+  why: string
 }
 
 /** An end that goes into a socket or terminal of the kit itself. */
@@ -100,7 +110,7 @@ export interface PlugEnd extends EndBase {
   telling: string
 }
 
-export type KitEnd = InlinePair | FlyingLead | RingEnd | PortEnd | PlugEnd
+export type KitEnd = InlinePair | FlyingLead | RingEnd | PortEnd | VentEnd | PlugEnd
 
 /** A socket or screw terminal on the module, the dial or the block. */
 export interface Socket {

@@ -106,6 +106,8 @@ export interface Zone {
   conditions: ('hot' | 'wet' | 'vibration' | 'dry')[]
   /** Its middle in the machine's own axes, m: from the front end, from the middle to the right, up from the ground. */
   at?: { x: number; y: number; z: number }
+  /** As warm as the air gets there under load, °C; without it the usual figure for such a place. */
+  airC?: number
 }
 
 /** Stations of a job in working order. */

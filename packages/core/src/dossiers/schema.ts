@@ -79,6 +79,7 @@ const zone = z.strictObject({
   name: words,
   conditions: z.array(z.enum(['hot', 'wet', 'vibration', 'dry'])),
   at: z.strictObject({ x: z.number(), y: z.number(), z: z.number() }).optional(),
+  airC: z.number().min(-60).max(200).optional(),
 } satisfies ShapeOf<Zone>)
 export const items = {
   connectors: z.array(connector).max(200),

@@ -60,6 +60,8 @@ export const signalRoles = [
   'position',
   'lamp',
   'brake-lamp',
+  'beam',
+  'indicator',
   'horn',
   'immobiliser',
   'diagnostic',

@@ -105,3 +105,20 @@ export function chooseFuse(asked: FuseAsked, path = ''): Outcome<FuseChoice> {
     why: `${fuseA} A is the smallest of at least ${fuseOverLoad} × ${continuousA} A = ${wanted.toFixed(2)} A; ${wire}.`,
   })
 }
+
+/**
+ * Whether a fuse that is in the lead already (the kit's own) is right: it carries the load, and blows before the thinnest wire
+ * behind it burns.
+ */
+export function judgeFuse(fuseA: number, asked: Omit<FuseAsked, 'kitA'>): { ok: boolean; why: string } {
+  const { continuousA, areaMm2, ambientC = 40, bundled = false } = asked
+  const carries = ampacityA(areaMm2, ambientC, bundled)
+  const wire = `${areaMm2} mm² at ${ambientC} °C${bundled ? ' in a bundle' : ''} carries ${carries.toFixed(1)} A`
+  if (fuseA > carries) return { ok: false, why: `A fuse of ${fuseA} A, but ${wire}: the wire would burn first.` }
+  if (fuseA < continuousA * fuseOverLoad)
+    return {
+      ok: false,
+      why: `A fuse of ${fuseA} A for ${continuousA} A: it wants ${(continuousA * fuseOverLoad).toFixed(2)} A or more.`,
+    }
+  return { ok: true, why: `${fuseA} A, the kit's own; ${wire}.` }
+}

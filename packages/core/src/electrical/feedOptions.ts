@@ -1,8 +1,8 @@
 import { inSentence, machineIndex, type Kit, type Machine, type Net } from '../dossiers/index.ts'
-import { targetWords, type Match } from '../wiring/index.ts'
-import { chooseFuse } from './chooseFuse.ts'
+import { judgeFeed, relayCoilA, ruleCatalogue, targetWords, type Match } from '../wiring/index.ts'
 import { idleDrain } from './idleDrain.ts'
-import { netOfMatch, supplyOf } from './supplyOf.ts'
+import { fuseOf } from './supplyLine.ts'
+import { airAtEnd, netOfMatch, supplyOf } from './supplyOf.ts'
 import { atLeast, atMost, type Verdict } from './verdict.ts'
 
 /** How a shop takes switched power. */
@@ -24,6 +24,7 @@ export type FeedKind =
   | 'starter stud'
   | 'from the injectors'
   | 'control unit'
+  | 'nothing'
 
 export interface FeedOption {
   id: string
@@ -46,8 +47,6 @@ export interface FeedOption {
   own: boolean
 }
 
-/** Coil of the small relay that fits all this, A, and what a relay with a diode costs nothing but is needed for. */
-export const relayCoilA = 0.15
 /** A parked machine has to start again after so long, days. */
 export const idleDaysWanted = 14
 /** Fuse holder no farther from the post, mm: the wire before it is protected by nothing. */
@@ -78,47 +77,53 @@ export function feedOptions(
   const planned = supply.feed && netOfMatch(machine, matches, supply.feed.id)
   const coilNet = supply.coil && netOfMatch(machine, matches, supply.coil.id)
   const batteryChecks = alwaysLiveChecks(machine, kit)
-  if (supply.kind === 'injectors' || supply.kind === 'pairs' || supply.kind === 'control unit') {
+  if (supply.kind === 'injectors' || supply.kind === 'control unit') {
     const net = supply.kind === 'injectors' ? injectorFeed(machine, matches) : undefined
+    options.push(
+      withVerdict({
+        id: supply.kind,
+        kind: supply.kind === 'control unit' ? 'control unit' : 'from the injectors',
+        ...ownFeedWords[supply.kind],
+        ...(net ? { net: net.id } : {}),
+        verdict: 'possible',
+        checks:
+          net?.spareA === undefined
+            ? []
+            : [atMost('Load against the spare of the injector feed', continuousA, net.spareA, 'A', spareSource)],
+        materials: [],
+        steps: ['Nothing to join: the plug brings it.'],
+        own: true,
+      }),
+    )
+  }
+  if (supply.kind === 'none')
     options.push({
-      id: supply.kind,
-      kind: supply.kind === 'control unit' ? 'control unit' : 'from the injectors',
-      ...ownFeedWords[supply.kind],
-      ...(net ? { net: net.id } : {}),
-      verdict: 'possible',
-      checks: net
-        ? [atMost('Load against the spare of the injector feed', continuousA, net.spareA ?? 0, 'A', spareSource)]
-        : [],
+      id: 'none',
+      kind: 'nothing',
+      name: 'Nothing in this loom brings current',
+      where: kit.model,
+      verdict: 'refused',
+      why: `The ${kit.module.name} takes ${continuousA} A, and neither a lead nor a pair of its loom carries a supply.`,
+      checks: [],
       materials: [],
-      steps: ['Nothing to join: the plug brings it.'],
+      steps: [],
       own: true,
     })
-  }
+  const lead = { name: `The ${kit.module.name}` }
   for (const net of machine.nets.filter((item) => item.signal === 'supply-switched')) {
     const where = placeOfNet(machine, net, matches)
     if (!where) continue
     const base = { net: net.id, where, materials: [], own: false }
-    if (net.role === 'brake-lamp') {
-      options.push(refused(`tap-${net.id}`, 'lamp tap', net.name, 'Live only while braking: never a feed.', base))
+    const bad = judgeFeed(net, lead, continuousA)?.find((verdict) => ruleCatalogue[verdict.rule].severity === 'stop')
+    if (bad || net.highVoltage) {
+      const why = bad?.reason ?? `${net.name} is far above battery voltage.`
+      options.push(refused(`tap-${net.id}`, 'lamp tap', net.name, why, base))
       continue
     }
-    if (net.electronic) {
-      options.push(
-        refused(
-          `tap-${net.id}`,
-          'lamp tap',
-          net.name,
-          'Driven by electronics that watch their load: takes neither a tap nor a coil.',
-          base,
-        ),
-      )
-      continue
-    }
-    if (net.role !== 'lamp' && net.role !== 'supply') continue
     const socket = (machineIndex(machine).placesOfNet.get(net.id) ?? []).some(({ connector }) =>
       machineIndex(machine).connectors.get(connector)?.device.includes('socket'),
     )
-    const spare = net.spareA ?? 0
+    const spare = net.spareA
     const direct: FeedOption = {
       ...base,
       id: `tap-${net.id}`,
@@ -126,10 +131,15 @@ export function feedOptions(
       name: net.name,
       verdict: 'possible',
       why:
-        inrushA > spare && continuousA <= spare
-          ? `Cold the heater takes ${inrushA} A for half a minute, more than the ${spare} A to spare: a relay is quieter.`
-          : '',
-      checks: [atMost('Load against the spare of the circuit', continuousA, spare, 'A', spareSource)],
+        spare === undefined
+          ? 'What it can spare is not written down: read its fuse and what hangs on it first.'
+          : inrushA > spare && continuousA <= spare
+            ? `Cold the heater takes ${inrushA} A for half a minute, more than the ${spare} A to spare: a relay is quieter.`
+            : '',
+      checks:
+        spare === undefined
+          ? []
+          : [atMost('Load against the spare of the circuit', continuousA, spare, 'A', spareSource)],
       steps: [
         'Four tests on the circuit first: live with the key, dead after, through cranking, steady.',
         'Ground first.',
@@ -140,7 +150,7 @@ export function feedOptions(
     options.push(withVerdict(direct))
     if (net.role === 'lamp' || coilNet?.id === net.id || planned?.id === net.id)
       options.push(
-        withVerdict(relayOption(machine, kit, net, where, coilNet?.id === net.id && supply.kind === 'relay')),
+        withVerdict(relayOption(machine, kit, matches, net, where, coilNet?.id === net.id && supply.kind === 'relay')),
       )
   }
   options.push(
@@ -151,7 +161,7 @@ export function feedOptions(
       where: batteryWords(machine),
       verdict: 'possible',
       why: '',
-      checks: [...batteryChecks, ...fuseChecks(kit)],
+      checks: [...batteryChecks, ...fuseChecks(machine, kit, matches)],
       materials: supply.kind === 'battery ring' ? [] : ['fuse holder', 'ring for the post'],
       steps: [
         'Ground first.',
@@ -170,7 +180,7 @@ export function feedOptions(
         where: stud.place,
         verdict: 'possible',
         why: '',
-        checks: [...batteryChecks, ...fuseChecks(kit)],
+        checks: [...batteryChecks, ...fuseChecks(machine, kit, matches)],
         materials: ['fuse holder', `ring for M${stud.threadMm}`],
         steps: [
           'Battery off before the boot is lifted: this stud is always live and cannot be fused before it.',
@@ -188,7 +198,7 @@ export function feedOptions(
     (school === 'relay on the lamp circuit' && continuousA > smallLoadA ? bySchool(order, planned?.id, school) : own) ??
     bySchool(order, planned?.id, school) ??
     order.find((option) => option.kind === 'fused battery') ??
-    order[0]
+    order.find((option) => option.verdict === 'possible')
   return options
     .map((option) =>
       option === advised
@@ -249,7 +259,14 @@ function withVerdict(option: FeedOption): FeedOption {
 
 const figure = (value: number) => String(Math.round(value * 100) / 100)
 
-function relayOption(machine: Machine, kit: Kit, net: Net, where: string, own: boolean): FeedOption {
+function relayOption(
+  machine: Machine,
+  kit: Kit,
+  matches: readonly Match[],
+  net: Net,
+  where: string,
+  own: boolean,
+): FeedOption {
   const supply = supplyOf(kit)
   return {
     id: `relay-${net.id}`,
@@ -260,8 +277,10 @@ function relayOption(machine: Machine, kit: Kit, net: Net, where: string, own: b
     verdict: 'possible',
     why: '',
     checks: [
-      atMost('Coil against the spare of the circuit', relayCoilA, net.spareA ?? 0, 'A', spareSource),
-      ...fuseChecks(kit, relayWireMm2),
+      ...(net.spareA === undefined
+        ? []
+        : [atMost('Coil against the spare of the circuit', relayCoilA, net.spareA, 'A', spareSource)]),
+      ...fuseChecks(machine, kit, matches, own ? undefined : relayWireMm2),
     ],
     materials: own ? [] : ['relay with diode', 'relay socket', 'fuse holder', `${relayWireMm2} mm² wire`],
     steps: [
@@ -274,17 +293,21 @@ function relayOption(machine: Machine, kit: Kit, net: Net, where: string, own: b
   }
 }
 
-function fuseChecks(kit: Kit, wireMm2?: number): Verdict[] {
-  const supply = supplyOf(kit)
-  const areaMm2 = wireMm2 ?? supply.feed?.areaMm2 ?? 0.75
-  const kitA = supply.feed && 'fuseA' in supply.feed ? supply.feed.fuseA : undefined
-  const fuse = chooseFuse({ continuousA: supply.continuousA, areaMm2, bundled: true, kitA })
-  if (!fuse.ok) return []
+/** The fuse by the wire and the warmth it has: the loom's own, or a wire that is added. */
+function fuseChecks(machine: Machine, kit: Kit, matches: readonly Match[], addedMm2?: number): Verdict[] {
+  const { feed, continuousA } = supplyOf(kit)
+  const kitA = addedMm2 === undefined && feed && 'fuseA' in feed ? feed.fuseA : undefined
+  const fuse = fuseOf(kitA, {
+    continuousA,
+    areaMm2: addedMm2 ?? feed?.areaMm2 ?? relayWireMm2,
+    ambientC: airAtEnd(machine, matches, feed?.id ?? ''),
+    bundled: true,
+  })
   return [
     atLeast(
-      fuse.value.fuseA === null ? fuse.value.why : `Fuse of ${fuse.value.fuseA} A: wire and kit allow it`,
-      fuse.value.fuseA ?? 0,
-      supply.continuousA,
+      fuse.fuseA === null ? fuse.why : `Fuse of ${fuse.fuseA} A: wire and kit allow it`,
+      fuse.fuseA ?? 0,
+      continuousA,
       'A',
       'blade fuse of at least 1.35 × the load, below what the thinnest wire bears',
     ),
@@ -335,11 +358,6 @@ const ownFeedWords = {
     name: "From the injectors' own feed",
     where: 'in the injector pairs',
     why: 'The pairs carry the supply along; it dies with the key and is fused by the machine.',
-  },
-  pairs: {
-    name: 'Through its own pairs',
-    where: 'in the pairs',
-    why: 'The sensor plugs carry the supply along; it dies with the control unit.',
   },
   'control unit': {
     name: "From the control unit's own plug",

@@ -1,4 +1,12 @@
-export { ampacityA, bladeFusesA, chooseFuse, fuseOverLoad, type FuseAsked, type FuseChoice } from './chooseFuse.ts'
+export {
+  ampacityA,
+  bladeFusesA,
+  chooseFuse,
+  fuseOverLoad,
+  judgeFuse,
+  type FuseAsked,
+  type FuseChoice,
+} from './chooseFuse.ts'
 export { benchSupply } from './benchSupply.ts'
 export {
   feedOptions,
@@ -7,7 +15,6 @@ export {
   idleDaysWanted,
   powerReasons,
   powerSchools,
-  relayCoilA,
   usablePct,
   type FeedKind,
   type FeedOption,
@@ -34,7 +41,7 @@ export {
 } from './groundCheck.ts'
 export { idleDrain, type IdleDrainAsked } from './idleDrain.ts'
 export { spliceLayout, type SpliceLayout } from './spliceLayout.ts'
-export { conductorTemperatureC, inrushNote, supplyLine, type LineJoint, type SupplyLine } from './supplyLine.ts'
-export { supplyOf, type Supply } from './supplyOf.ts'
+export { conductorTemperatureC, fuseOf, inrushNote, supplyLine, type LineJoint, type SupplyLine } from './supplyLine.ts'
+export { airAtEnd, supplyOf, type Supply } from './supplyOf.ts'
 export { atLeast, atMost, dropLimitsV, type DropUse, type Verdict } from './verdict.ts'
 export { awgAreaMm2, awgDiameterMm, runResistanceOhm, wireRun, type WireRun, type WireRunAsked } from './wireRun.ts'

@@ -1,8 +1,8 @@
-import { inSentence, machineIndex, type Kit, type Machine } from '../dossiers/index.ts'
-import { targetWords, type Match } from '../wiring/index.ts'
-import { ampacityA, chooseFuse } from './chooseFuse.ts'
-import { fuseWithinMm, relayCoilA } from './feedOptions.ts'
-import { netOfMatch, supplyOf } from './supplyOf.ts'
+import { inSentence, type Kit, type Machine } from '../dossiers/index.ts'
+import { currentOf, targetWords, type Match } from '../wiring/index.ts'
+import { ampacityA, chooseFuse, fuseOverLoad, judgeFuse } from './chooseFuse.ts'
+import { fuseWithinMm } from './feedOptions.ts'
+import { airAtEnd, netOfMatch, supplyOf } from './supplyOf.ts'
 import { atMost, dropLimitsV, type Verdict } from './verdict.ts'
 import { runResistanceOhm } from './wireRun.ts'
 
@@ -23,7 +23,7 @@ export interface SupplyLine {
   joints: LineJoint[]
   checks: Verdict[]
   /** What the coil of a relay draws from the switched circuit. */
-  coil?: { net: string; amps: number; spareA: number }
+  coil?: { net: string; amps: number; spareA: number | null }
 }
 
 /** A rested battery, V. */
@@ -58,18 +58,8 @@ export function supplyLine(
   const { feed, ground, continuousA, inrushA } = supply
   const joints: LineJoint[] = []
   const checks: Verdict[] = []
-  const { zones, connectors, studs } = machineIndex(machine)
   const targetOf = (end: { id: string }) => matches.find((match) => match.kitEnd === end.id)?.target ?? null
-  const ambientOf = (end: { id: string }) => {
-    const target = targetOf(end)
-    const zone =
-      target && 'connector' in target
-        ? connectors.get(target.connector)?.zone
-        : target && 'stud' in target
-          ? studs.get(target.stud)?.zone
-          : undefined
-    return zones.get(zone ?? '')?.conditions.includes('hot') ? 80 : 40
-  }
+  const ambientOf = (end: { id: string }) => airAtEnd(machine, matches, end.id)
   const wireTo = (end: { id: string; breakOutM: number; branchM: number; areaMm2: number }, amps: number) => {
     const lengthM = end.breakOutM + end.branchM + (extensionM.get(end.id) ?? 0)
     const conductorC = conductorTemperatureC(amps, end.areaMm2, ambientOf(end), true)
@@ -83,37 +73,35 @@ export function supplyLine(
     ? (targetOf(feed) && targetWords(machine, targetOf(feed) ?? { closed: 'cap' }, kit)) || 'not joined yet'
     : supply.kind === 'injectors'
       ? "the injectors' own feed"
-      : supply.kind === 'pairs'
-        ? 'its own pairs'
+      : supply.kind === 'none'
+        ? 'nothing in this loom brings any'
         : "the control unit's plug"
   add({ id: 'source', what: 'source', name: `${fedBy?.name ?? 'Feed'}: ${sourceName}`, volts, amps: continuousA })
   if (feed && (supply.kind === 'battery ring' || supply.kind === 'relay')) {
-    const kitA = 'fuseA' in feed ? feed.fuseA : undefined
-    const fuse = chooseFuse({ continuousA, areaMm2: feed.areaMm2, ambientC: ambientOf(feed), bundled: true, kitA })
+    const line = { continuousA, areaMm2: feed.areaMm2, ambientC: ambientOf(feed), bundled: true }
+    const chosen = fuseOf('fuseA' in feed ? feed.fuseA : undefined, line)
     volts -= fuseOhm * continuousA
-    if (fuse.ok) {
-      add({
-        id: 'fuse',
-        what: 'fuse',
-        name: fuse.value.fuseA === null ? 'No fuse fits' : `Fuse ${fuse.value.fuseA} A`,
-        volts,
-        amps: continuousA,
-        note: `${fuse.value.why} Holder within ${fuseWithinMm} mm of the post.${inrushNote(fuse.value.fuseA, inrushA)}`,
-      })
-      checks.push(
-        atMost(
-          'Load against the fuse, 1.35 times',
-          continuousA * 1.35,
-          fuse.value.fuseA ?? 0,
-          'A',
-          'a blade fuse carries 1 / 1.35 of its rating for good',
-        ),
-      )
-    }
+    add({
+      id: 'fuse',
+      what: 'fuse',
+      name: chosen.fuseA === null ? 'No fuse fits' : `Fuse ${chosen.fuseA} A`,
+      volts,
+      amps: continuousA,
+      note: `${chosen.why} Holder within ${fuseWithinMm} mm of the post.${inrushNote(chosen.fuseA, inrushA)}`,
+    })
+    checks.push(
+      atMost(
+        'Load against the fuse, 1.35 times',
+        continuousA * fuseOverLoad,
+        chosen.fuseA ?? 0,
+        'A',
+        'a blade fuse carries 1 / 1.35 of its rating for good',
+      ),
+    )
   }
   if (supply.kind === 'relay' && supply.coil) {
     const coilNet = netOfMatch(machine, matches, supply.coil.id)
-    const coilA = supply.coil.currentA ?? relayCoilA
+    const coilA = currentOf(kit, supply.coil)
     volts -= contactOhm * continuousA
     add({
       id: 'relay',
@@ -123,9 +111,8 @@ export function supplyLine(
       amps: continuousA,
       note: `Coil ${coilA} A from ${coilNet ? inSentence(coilNet.name) : 'the switched circuit'}.`,
     })
-    checks.push(
-      atMost('Coil against the spare of its circuit', coilA, coilNet?.spareA ?? 0, 'A', "the machine's dossier"),
-    )
+    if (coilNet?.spareA !== undefined)
+      checks.push(atMost('Coil against the spare of its circuit', coilA, coilNet.spareA, 'A', "the machine's dossier"))
   }
   if (feed) {
     const wire = wireTo(feed, continuousA)
@@ -140,9 +127,9 @@ export function supplyLine(
       ),
       atMost('Warmth of the feed wire', wire.conductorC, insulationC, '°C', 'thin-walled vehicle wire, 105 °C'),
     )
-    if (supply.kind === 'switched lead' && fedBy)
+    if (supply.kind === 'switched lead' && fedBy?.spareA !== undefined)
       checks.push(
-        atMost('Load against the spare of its circuit', continuousA, fedBy.spareA ?? 0, 'A', "the machine's dossier"),
+        atMost('Load against the spare of its circuit', continuousA, fedBy.spareA, 'A', "the machine's dossier"),
       )
     add({ id: 'module', what: 'module', name: kit.module.name, volts, amps: continuousA, wire })
   } else add({ id: 'module', what: 'module', name: kit.module.name, volts, amps: continuousA })
@@ -174,9 +161,22 @@ export function supplyLine(
     joints,
     checks,
     ...(supply.coil && coilNet
-      ? { coil: { net: coilNet.name, amps: supply.coil.currentA ?? relayCoilA, spareA: coilNet.spareA ?? 0 } }
+      ? { coil: { net: coilNet.name, amps: currentOf(kit, supply.coil), spareA: coilNet.spareA ?? null } }
       : {}),
   }
+}
+
+/** The fuse of a lead: the kit's own where it has one and it is right, else the smallest that is. */
+export function fuseOf(
+  kitA: number | undefined,
+  line: { continuousA: number; areaMm2: number; ambientC: number; bundled: boolean },
+): { fuseA: number | null; why: string } {
+  if (kitA !== undefined) {
+    const own = judgeFuse(kitA, line)
+    return { fuseA: own.ok ? kitA : null, why: own.why }
+  }
+  const chosen = chooseFuse(line)
+  return chosen.ok ? chosen.value : { fuseA: null, why: chosen.problems[0].message }
 }
 
 /** A blade fuse holds 1.1 of its rating for hours, 1.35 for about half a minute at the least, 2 for a fraction of a second (ISO 8820-3). */

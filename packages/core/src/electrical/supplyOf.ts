@@ -1,57 +1,75 @@
 import {
   machineIndex,
   wireAt,
+  zoneAirC,
   type FlyingLead,
   type Kit,
   type Machine,
   type Net,
   type RingEnd,
 } from '../dossiers/index.ts'
-import type { Match } from '../wiring/index.ts'
+import { currentOf, type Match } from '../wiring/index.ts'
 
-/** How a kit gets its current, by what its loom is made of. */
+/** How a kit gets its current, by what its loom is made of. `none`: nothing in the loom brings any. */
 export interface Supply {
-  kind: 'injectors' | 'pairs' | 'control unit' | 'switched lead' | 'battery ring' | 'relay'
-  /** What the feed carries for good, A, and in the first half minute of a cold heater. */
+  kind: 'injectors' | 'control unit' | 'switched lead' | 'battery ring' | 'relay' | 'none'
+  /** What all feeds together carry for good, A, and in the first half minute of a cold heater. */
   continuousA: number
   inrushA: number
-  /** Lead or ring that carries it. */
+  /** Lead or ring that carries it; the first of several. */
   feed?: FlyingLead | RingEnd
+  /** All leads and rings that carry current to the kit; the lead to the coil of a relay is none of them. */
+  feeds: (FlyingLead | RingEnd)[]
   /** Lead to the coil of the relay. */
   coil?: FlyingLead
   ground?: FlyingLead | RingEnd
 }
 
-/** A wideband's heater draws so much from cold, A, for half a minute. */
-const coldHeaterA = 3
-
 /** How the kit is fed and grounded, from its own ends. */
 export function supplyOf(kit: Kit): Supply {
   const { module, ends } = kit
-  const ring = ends.find((end): end is RingEnd => end.type === 'ring' && end.wants.signal === 'supply-always')
-  const lead = ends.find(
-    (end): end is FlyingLead => end.type === 'flying-lead' && end.wants.signal === 'supply-switched',
-  )
-  const ground = ends.find(
-    (end): end is FlyingLead | RingEnd =>
-      (end.type === 'ring' || end.type === 'flying-lead') && end.wants.signal === 'power-ground',
-  )
-  const pairs = ends.filter((end) => end.type === 'inline-pair')
-  const supplied = (does: 'tap' | 'interrupt') =>
-    pairs.some((end) => end.lines.some((line) => line.does === does && line.wants.signal === 'supply-switched'))
-  const feed = ring ?? lead
-  const draw = feed?.currentA ?? module.supplyA
-  const heated = ends.some((end) => end.type === 'plug' && end.far === 'sensor')
+  const carriers = ends.filter((end): end is FlyingLead | RingEnd => end.type === 'ring' || end.type === 'flying-lead')
+  const rings = carriers.filter((end) => end.type === 'ring' && end.wants.signal === 'supply-always')
+  const leads = carriers.filter((end) => end.wants.signal === 'supply-switched')
+  const ground = carriers.find((end) => end.wants.signal === 'power-ground')
+  const feeds = rings.length > 0 ? rings : leads
+  const [feed] = feeds
+  const continuousA = feeds.length > 0 ? milliamps(feeds.map((end) => currentOf(kit, end))) : module.supplyA
   const common = {
-    continuousA: draw,
-    inrushA: heated ? Math.max(draw, coldHeaterA) : draw,
+    continuousA,
+    inrushA: Math.max(continuousA, milliamps(feeds.map((end) => end.coldA ?? currentOf(kit, end)))),
+    feeds,
     ...(ground ? { ground } : {}),
   }
-  if (ring && lead) return { kind: 'relay', ...common, feed: ring, coil: lead }
-  if (ring) return { kind: 'battery ring', ...common, feed: ring }
-  if (lead) return { kind: 'switched lead', ...common, feed: lead }
+  const coil = leads.find((end): end is FlyingLead => end.type === 'flying-lead')
+  if (rings.length > 0)
+    return coil ? { kind: 'relay', ...common, feed, coil } : { kind: 'battery ring', ...common, feed }
+  if (feed) return { kind: 'switched lead', ...common, feed }
+  const supplied = (does: 'tap' | 'interrupt') =>
+    ends.some(
+      (end) =>
+        end.type === 'inline-pair' &&
+        end.lines.some((line) => line.does === does && line.wants.signal.startsWith('supply')),
+    )
   if (supplied('interrupt')) return { kind: 'control unit', ...common }
-  return { kind: supplied('tap') ? 'injectors' : 'pairs', ...common }
+  return { kind: supplied('tap') ? 'injectors' : 'none', ...common }
+}
+
+function milliamps(amps: readonly number[]): number {
+  return Math.round(amps.reduce((sum, value) => sum + value, 0) * 1000) / 1000
+}
+
+/** As warm as the air gets where an end is joined by the plan, °C: one figure for its fuse, its drop and its sleeve. */
+export function airAtEnd(machine: Machine, matches: readonly Match[], kitEnd: string): number {
+  const { zones, connectors, studs } = machineIndex(machine)
+  const target = matches.find((match) => match.kitEnd === kitEnd)?.target
+  const zone =
+    target && 'connector' in target
+      ? connectors.get(target.connector)?.zone
+      : target && 'stud' in target
+        ? studs.get(target.stud)?.zone
+        : undefined
+  return zoneAirC(zones.get(zone ?? ''))
 }
 
 /** The circuit an end is joined to by the plan. */

@@ -203,6 +203,10 @@ function connect(state: JobState, entry: Extract<NewEntry, { kind: 'connected' }
   )
   if (known) {
     known.method = method ?? known.method
+    if ('cavity' in to && 'cavity' in known.to && to.half !== undefined && to.half !== known.to.half) {
+      known.to = to
+      known.tugged = false
+    }
     return
   }
   const pair = kit.ends.find((end) => end.id === kitEnd)?.type === 'inline-pair'

@@ -70,7 +70,7 @@ export function checkReferences({ machine, kit }: JobDossiers, entry: NewEntry, 
       const rule = Object.entries(ruleCatalogue).find(([name]) => name === entry.finding.split('|')[0])
       if (!rule || rule[1].severity !== 'stop')
         problems.push({ code: 'unknown-reference', path: `${path}.finding`, message: `"${entry.finding}" is no stop.` })
-      else if (rule[1].never)
+      else if (!rule[1].liftable)
         problems.push({
           code: 'never-lifted',
           path: `${path}.finding`,

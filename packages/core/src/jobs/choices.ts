@@ -12,7 +12,7 @@ import type { JobDossiers, JobState } from './model.ts'
 
 /** A place as one short text, for choices in the journal: `plug/ecu`, `plug/ecu/12`, `stud/frame`, `cap`. */
 export function placeText(target: ConnectionTarget | null): string {
-  if (target === null || 'closed' in target) return 'cap'
+  if (target === null || 'closed' in target || 'open' in target) return 'cap'
   if ('stud' in target) return `stud/${target.stud}`
   if ('kitEnd' in target) return `end/${target.kitEnd}`
   return 'cavity' in target ? `plug/${target.connector}/${target.cavity}` : `plug/${target.connector}`

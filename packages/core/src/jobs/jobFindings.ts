@@ -43,8 +43,8 @@ export function jobFindings(
     return {
       ...finding,
       key,
-      liftable: finding.severity === 'stop' && !ruleCatalogue[finding.rule].never,
-      ...(lifted && finding.severity === 'stop' && !ruleCatalogue[finding.rule].never
+      liftable: finding.severity === 'stop' && ruleCatalogue[finding.rule].liftable,
+      ...(lifted && finding.severity === 'stop' && ruleCatalogue[finding.rule].liftable
         ? { lifted: { by: lifted.by, reason: lifted.reason } }
         : {}),
     }

@@ -38,6 +38,7 @@ const endMinutes: Record<KitEnd['type'], Minutes> = {
   'flying-lead': { best: 4, likely: 7, worst: 12 },
   ring: { best: 3, likely: 5, worst: 10 },
   port: { best: 1, likely: 1, worst: 2 },
+  vent: { best: 1, likely: 1, worst: 2 },
   plug: { best: 1, likely: 2, worst: 4 },
 }
 const solderJoint: Minutes = { best: 6, likely: 9, worst: 15 }
@@ -204,7 +205,7 @@ function hookUpTasks(dossiers: JobDossiers, state: JobState, gate: string[]): Da
       end.name,
       sum(own, reachOf(dossiers, state, end)),
       gate,
-      made.length > 0 && made.every((item) => item.tugged || 'closed' in item.to),
+      made.length > 0 && made.every((item) => item.tugged || 'closed' in item.to || 'open' in item.to),
     )
   })
 }

@@ -45,7 +45,7 @@ test('a pair is two matings and a tug, in order', () => {
 
 test('the lead is joined in the way that suits wire and place', () => {
   const joined = allTicks().find((entry) => entry.kind === 'connected' && entry.kitEnd === 'throttle')
-  expect(joined).toMatchObject({ method: 'piercing screw tap', to: { connector: 'throttle', cavity: 2 } })
+  expect(joined).toMatchObject({ method: 'crimp and sealed sleeve', to: { connector: 'throttle', cavity: 2 } })
 })
 
 test('the station where one is, is the first that is not done', () => {

@@ -27,7 +27,7 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
   const { machine, kit } = dossiers
   const made = state.connections.filter((connection) => connection.kitEnd === end.id)
   const planned = match?.target ?? { closed: 'cap' as const }
-  const wrong = made.filter(({ to }) => !sameTarget(to, planned))
+  const wrong = made.filter(({ to }) => !sameTarget(to, planned) || onOtherHalf(end, to))
   const target = wrong.length === 1 && made.length === 1 && mayStay(dossiers, state, end) ? wrong[0].to : planned
   if (wrong.length > 0 && target === planned)
     return [
@@ -47,6 +47,15 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
     const label = target.closed === 'cap' ? 'Cap on, lead tied back' : 'Terminator in until it clicks'
     return [{ id: 'close', label, done: at(target), makes: { kind: 'connected', kitEnd: end.id, to: target } }]
   }
+  if ('open' in target)
+    return [
+      {
+        id: 'open',
+        label: 'Open and clear, looked at',
+        done: at(target),
+        makes: { kind: 'connected', kitEnd: end.id, to: target },
+      },
+    ]
   const tug: Tick = {
     id: 'tug',
     label:
@@ -81,9 +90,29 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
   const consent = consentTick(dossiers, state, end)
   return [
     ...(consent ? [consent] : []),
-    { id: 'join', label, done: at(target), makes: { kind: 'connected', kitEnd: end.id, to: target, method } },
+    {
+      id: 'join',
+      label,
+      done: at(target),
+      makes: { kind: 'connected', kitEnd: end.id, to: halfOf(end, target), method },
+    },
     tug,
   ]
+}
+
+function onOtherHalf(end: KitEnd, to: ConnectionTarget): boolean {
+  return (
+    end.type === 'flying-lead' &&
+    end.cut !== undefined &&
+    'cavity' in to &&
+    to.half !== undefined &&
+    to.half !== end.cut.half
+  )
+}
+
+/** Of a wire that is cut, a lead takes one half, and which is written down. */
+function halfOf(end: KitEnd, target: ConnectionTarget): ConnectionTarget {
+  return end.type === 'flying-lead' && end.cut && 'cavity' in target ? { ...target, half: end.cut.half } : target
 }
 
 function takeOffWords({ machine, kit }: JobDossiers, end: KitEnd, to: ConnectionTarget): string {

@@ -35,5 +35,7 @@ export function branchWires(end: KitEnd): number[] {
       return end.colour ? [0.35] : [0.35, 0.35, 0.35, 0.35]
     case 'port':
       return [0.35, 0.35]
+    case 'vent':
+      return []
   }
 }

@@ -1,4 +1,4 @@
-import type { Hazard, Passage } from '../dossiers/index.ts'
+import { machineIndex, zoneAirC, type Hazard, type Machine, type Passage } from '../dossiers/index.ts'
 
 /** What sleeve a warm stretch wants, by the temperature the loom itself takes there, °C. Above the last nothing is laid. */
 export const sleeveLimitsC = { plain: 95, glass: 180, reflecting: 250 } as const
@@ -10,23 +10,40 @@ export const sleeveWords: Record<SleeveKind, string> = {
   reflecting: 'heat-reflecting sleeve',
 }
 
-/** An engine bay without anything hot near, °C. */
-const ambientC = 50
-
 /**
- * How warm a loom gets beside a hot surface, °C: what is above an engine bay of 50 °C falls off with the square of the distance,
- * to a quarter at 25 mm. Rule of thumb of the yard, on the safe side of readings taken with a thermocouple in the loom.
+ * How warm a loom gets beside a hot surface, °C: what is above the air of the place falls off with the square of the distance, to a
+ * quarter at 25 mm. Rule of thumb of the yard, on the safe side of readings taken with a thermocouple in the loom.
  */
-export function loomTemperatureC(surfaceC: number, clearMm: number): number {
-  return ambientC + Math.max(0, surfaceC - ambientC) * (25 / (25 + clearMm)) ** 2
+export function loomTemperatureC(surfaceC: number, clearMm: number, airC: number): number {
+  return airC + Math.max(0, surfaceC - airC) * (25 / (25 + clearMm)) ** 2
+}
+
+/** As warm as the air gets along a passage, °C: that of the warmer of its ends. A point has the air of the zones it serves. */
+export function passageAirC(machine: Machine, passage: Passage): number {
+  const { zones, connectors, studs } = machineIndex(machine)
+  const zonesAt = (end: string): string[] => {
+    if (zones.has(end)) return [end]
+    const spot = machine.spots?.find((item) => item.id === end)
+    return (spot?.serves ?? []).flatMap((served) => {
+      const zone =
+        'connector' in served
+          ? connectors.get(served.connector)?.zone
+          : 'stud' in served
+            ? studs.get(served.stud)?.zone
+            : machine.places?.find((place) => place.id === served.place)?.zone
+      return zone === undefined ? [] : [zone]
+    })
+  }
+  const ends = [passage.from, passage.to].flatMap(zonesAt)
+  return Math.max(...(ends.length > 0 ? ends : ['']).map((zone) => zoneAirC(zones.get(zone))))
 }
 
 /** The warmest the loom gets in a passage, °C. */
-export function passageTemperatureC(passage: Passage): number {
+export function passageTemperatureC(passage: Passage, airC: number): number {
   return Math.max(
-    ambientC,
+    airC,
     ...passage.hazards.flatMap((hazard) =>
-      hazard.kind === 'hot' ? [loomTemperatureC(hazard.surfaceC, hazard.clearMm)] : [],
+      hazard.kind === 'hot' ? [loomTemperatureC(hazard.surfaceC, hazard.clearMm, airC)] : [],
     ),
   )
 }
@@ -42,14 +59,14 @@ export function sleeveFor(temperatureC: number): SleeveKind | null {
  * What a passage does to a loom, in points: 1 is a metre of wet or shaking frame rail, 3 a sharp edge, 6 a place where a seat or
  * lid presses down. Heat counts by the metre for every 25 K above 80 °C.
  */
-export function hazardDose(passage: Passage, lengthM: number): number {
-  return passage.hazards.reduce((sum, hazard) => sum + doseOf(hazard, lengthM), 0)
+export function hazardDose(passage: Passage, lengthM: number, airC: number): number {
+  return passage.hazards.reduce((sum, hazard) => sum + doseOf(hazard, lengthM, airC), 0)
 }
 
-function doseOf(hazard: Hazard, lengthM: number): number {
+function doseOf(hazard: Hazard, lengthM: number, airC: number): number {
   switch (hazard.kind) {
     case 'hot':
-      return (lengthM * Math.max(0, loomTemperatureC(hazard.surfaceC, hazard.clearMm) - 80)) / 25
+      return (lengthM * Math.max(0, loomTemperatureC(hazard.surfaceC, hazard.clearMm, airC) - 80)) / 25
     case 'moving':
       return 4 + hazard.swingMm / 100
     case 'pinch':
@@ -65,10 +82,10 @@ function doseOf(hazard: Hazard, lengthM: number): number {
 }
 
 /** Why nothing is laid in a passage; null when something may be. */
-export function barredWhy(passage: Passage): string | null {
+export function barredWhy(passage: Passage, airC: number): string | null {
   const barred = passage.hazards.find((hazard) => hazard.kind === 'barred')
   if (barred) return barred.what
-  const warm = passageTemperatureC(passage)
+  const warm = passageTemperatureC(passage, airC)
   return sleeveFor(warm) === null ? `a loom would take ${Math.round(warm)} °C there, more than any sleeve bears` : null
 }
 
@@ -93,10 +110,10 @@ export function hazardWords(hazard: Hazard): string {
 }
 
 /** What to do about it while laying. */
-export function hazardRemedy(hazard: Hazard): string {
+export function hazardRemedy(hazard: Hazard, airC: number): string {
   switch (hazard.kind) {
     case 'hot': {
-      const sleeve = sleeveFor(loomTemperatureC(hazard.surfaceC, hazard.clearMm))
+      const sleeve = sleeveFor(loomTemperatureC(hazard.surfaceC, hazard.clearMm, airC))
       return sleeve === null
         ? 'Lay it another way.'
         : sleeve === 'plain'

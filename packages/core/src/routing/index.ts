@@ -15,6 +15,7 @@ export {
   hazardRemedy,
   hazardWords,
   loomTemperatureC,
+  passageAirC,
   passageTemperatureC,
   sleeveFor,
   sleeveWords,

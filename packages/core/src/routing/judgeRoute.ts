@@ -3,6 +3,7 @@ import {
   barredWhy,
   hazardRemedy,
   hazardWords,
+  passageAirC,
   passageTemperatureC,
   sleeveFor,
   sleeveLimitsC,
@@ -54,11 +55,12 @@ export function judgeRoute(machine: Machine, asked: RouteAsked): JudgedRoute {
     const passage = byId.get(id)
     if (!passage) return []
     const place = { passage: id, name: passage.name }
-    const barred = barredWhy(passage)
+    const airC = passageAirC(machine, passage)
+    const barred = barredWhy(passage, airC)
     if (barred !== null)
       return [{ ...place, what: barred, remedy: 'Take it out of there before anything else.', rule: 'route-barred' }]
     if (shares.has(id)) return []
-    const warm = passageTemperatureC(passage)
+    const warm = passageTemperatureC(passage, airC)
     const sleeve = sleeveFor(warm)
     return [
       ...(warm > sleeveLimitsC.plain && sleeve !== null
@@ -76,7 +78,7 @@ export function judgeRoute(machine: Machine, asked: RouteAsked): JudgedRoute {
         .map((hazard) => ({
           ...place,
           what: hazardWords(hazard),
-          remedy: hazardRemedy(hazard),
+          remedy: hazardRemedy(hazard, airC),
           rule: 'route-hazard' as const,
         })),
     ]

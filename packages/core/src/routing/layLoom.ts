@@ -161,11 +161,11 @@ export function alongOf(graph: RouteGraph, stretches: readonly Stretch[]) {
     const share = Math.abs(stretch.to - stretch.from)
     if (share < 1e-6) continue
     lengthM += edge.length.lengthM * share
-    dose += hazardDose(edge.passage, edge.length.lengthM) * share
+    dose += hazardDose(edge.passage, edge.length.lengthM, edge.airC) * share
     if (Math.min(stretch.from, stretch.to) <= 0.5 && Math.max(stretch.from, stretch.to) > 0.5) work += edge.work / 100
-    warmest = Math.max(warmest, passageTemperatureC(edge.passage))
+    warmest = Math.max(warmest, passageTemperatureC(edge.passage, edge.airC))
     for (const hazard of edge.passage.hazards)
-      hazards.push({ passage: edge.passage.id, name: edge.passage.name, hazard })
+      hazards.push({ passage: edge.passage.id, name: edge.passage.name, hazard, airC: edge.airC })
   }
   const sleeve: SleeveKind = sleeveFor(warmest) ?? 'reflecting'
   return { lengthM: round(lengthM), dose: round(dose), workMin: round(work), hazards, sleeve }

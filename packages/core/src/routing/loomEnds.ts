@@ -11,6 +11,7 @@ const loopM: Record<KitEnd['type'], number> = {
   ring: 0.03,
   plug: 0.1,
   port: 0,
+  vent: 0,
 }
 
 /** Places chosen for what hangs on leads of its own. */
@@ -74,7 +75,10 @@ export function loomEnds(
       ends.push(cable)
       return
     }
-    const target = end.type === 'port' ? null : (matches.find((match) => match.kitEnd === end.id)?.target ?? null)
+    const target =
+      end.type === 'port' || end.type === 'vent'
+        ? null
+        : (matches.find((match) => match.kitEnd === end.id)?.target ?? null)
     if (target !== null && end.branchM <= 0)
       problems.push({
         code: 'no-branch',

@@ -31,6 +31,8 @@ export interface MetHazard {
   passage: PassageId
   name: string
   hazard: Hazard
+  /** As warm as the air gets there, °C. */
+  airC: number
 }
 
 export interface SteeringSlack {

@@ -90,8 +90,9 @@ describe('slack and heat', () => {
   })
 
   test('heat falls off with distance; the sleeve follows, and above the last nothing is laid', () => {
-    expect(loomTemperatureC(450, 0)).toBe(450)
-    expect(loomTemperatureC(450, 25)).toBe(150)
+    expect(loomTemperatureC(450, 0, 50)).toBe(450)
+    expect(loomTemperatureC(450, 25, 50)).toBe(150)
+    expect(loomTemperatureC(450, 25, 90)).toBe(180)
     expect([90, 150, 240, 300].map(sleeveFor)).toEqual(['plain', 'glass', 'reflecting', null])
     const hot = (clearMm: number) => ({
       id: 'x',
@@ -100,8 +101,8 @@ describe('slack and heat', () => {
       to: 'b',
       hazards: [{ kind: 'hot' as const, surfaceC: 600, clearMm, what: 'pipe' }],
     })
-    expect(passageTemperatureC(hot(5))).toBeGreaterThan(250)
-    expect(hazardDose(hot(30), 1)).toBeGreaterThan(hazardDose(hot(90), 1))
+    expect(passageTemperatureC(hot(5), 50)).toBeGreaterThan(250)
+    expect(hazardDose(hot(30), 1, 50)).toBeGreaterThan(hazardDose(hot(90), 1, 50))
   })
 
   test('bundles: seven equal wires of 2 mm are 6.6 mm across; sleeves go up in steps', () => {

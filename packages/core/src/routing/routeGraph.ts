@@ -1,6 +1,6 @@
 import type { Machine, Passage, PointAt } from '../dossiers/index.ts'
 import type { Problem } from '../shared/index.ts'
-import { barredWhy, hazardDose } from './hazards.ts'
+import { barredWhy, hazardDose, passageAirC } from './hazards.ts'
 import { passageLength, type PassageLength } from './passagePath.ts'
 
 /** A loom does not lie straight: so much more than the way itself. */
@@ -29,6 +29,8 @@ export interface RouteEdge {
   /** mm²; infinite where nothing is said. */
   free: number
   barred: string | null
+  /** As warm as the air gets here, °C. */
+  airC: number
 }
 
 export interface RouteGraph {
@@ -68,6 +70,7 @@ export function routeGraph(machine: Machine): RouteGraph {
     if (a === undefined || b === undefined || a === b) return []
     const length = passageLength(passage, nodes[a].at, nodes[b].at)
     if (!length) return []
+    const airC = passageAirC(machine, passage)
     return [
       {
         passage,
@@ -75,10 +78,11 @@ export function routeGraph(machine: Machine): RouteGraph {
         b,
         length,
         need: Math.max(1, Math.round((length.lengthM * (1 + layShare) + slackM(machine, passage)) * 1e4)),
-        dose: Math.round(hazardDose(passage, length.lengthM) * 1000),
+        dose: Math.round(hazardDose(passage, length.lengthM, airC) * 1000),
         work: Math.round((passage.bulkhead?.minutes.likely ?? 0) * 100),
         free: passage.freeMm2 ?? Infinity,
-        barred: barredWhy(passage),
+        barred: barredWhy(passage, airC),
+        airC,
       },
     ]
   })

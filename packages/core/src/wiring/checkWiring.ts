@@ -5,6 +5,7 @@ import { sameTarget, targetWords } from './places.ts'
 import { proposeMatches, type Match } from './proposeMatches.ts'
 import { closureFindings, terminatorFindings } from './rules/closureRules.ts'
 import { cutFindings } from './rules/cutRules.ts'
+import { sharedFeedFindings } from './rules/feedRules.ts'
 import { leadFindings } from './rules/leadRules.ts'
 import { pairFindings } from './rules/pairRules.ts'
 import { ringFindings } from './rules/ringRules.ts'
@@ -56,6 +57,7 @@ export function checkWiring(
     madeOf.set(connection.kitEnd, [...(madeOf.get(connection.kitEnd) ?? []), connection])
   for (const end of kit.ends) checkEnd(scene, end, madeOf.get(end.id) ?? [])
   terminatorFindings(scene)
+  sharedFeedFindings(scene)
   for (const erratum of errata)
     if (erratum.kit === kit.id && erratum.machine === machine.id)
       scene.say(

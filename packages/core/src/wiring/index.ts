@@ -1,6 +1,7 @@
 export { checkWiring, type CheckContext } from './checkWiring.ts'
 export { endLookalikes, type EndLookalike } from './endLookalikes.ts'
 export { adviseJoint, joinSchools, methodsFor, type JoinAdvice, type JoinSchool } from './joinMethods.ts'
+export { currentOf, isHighVoltage, judgeFeed, relayCoilA, type PlaceVerdict } from './judgePlace.ts'
 export { pinCount } from './pins.ts'
 export { connectorLookalikes, wireLookalikes, type ConnectorLookalike, type WireLookalike } from './lookalikes.ts'
 export {

@@ -1,12 +1,16 @@
 import { wireAt, machineIndex, type Kit, type Machine, type TapMethod, type Zone } from '../dossiers/index.ts'
 import type { ConnectionTarget } from './model.ts'
 
-/** Ways of joining that a wire's size and a place's conditions allow, in the kit's order. */
-export function methodsFor(kit: Kit, areaMm2: number, conditions: readonly string[] = []): TapMethod[] {
+/** Joints that hold a cut end. */
+const carriesCut: readonly TapMethod[] = ['solder and sleeve', 'crimp and sealed sleeve']
+
+/** Ways of joining that a wire's size and a place's conditions allow, in the kit's order. @param cut the wire is cut through */
+export function methodsFor(kit: Kit, areaMm2: number, conditions: readonly string[] = [], cut = false): TapMethod[] {
   return kit.taps
     .filter(
       (tap) =>
         tap.method !== 'added pin' &&
+        (!cut || carriesCut.includes(tap.method)) &&
         areaMm2 >= tap.lowMm2 &&
         areaMm2 <= tap.highMm2 &&
         !tap.barred.some((item) => conditions.includes(item)),
@@ -47,14 +51,14 @@ export function adviseJoint(
   const zone = index.zones.get(index.connectors.get(target.connector)?.zone ?? '')
   const wire = wireAt(machine, target.connector, target.cavity)
   if (!wire) return null
-  const allowed = methodsFor(kit, wire.areaMm2, zone?.conditions ?? []).filter(
-    (method) => !end.cut || method === 'solder and sleeve' || method === 'crimp and sealed sleeve',
-  )
-  const [first] = allowed
+  const conditions = zone?.conditions ?? []
+  const allowed = methodsFor(kit, wire.areaMm2, conditions, end.cut !== undefined)
+  const first = byPlace(allowed, conditions)
   if (!first) return null
   const reason = placeReason(zone, wire.areaMm2)
+  const rough = conditions.some((condition) => condition !== 'dry')
   const wanted =
-    end.cut && school === 'by place' && allowed.includes('solder and sleeve') ? 'solder and sleeve' : school
+    end.cut && school === 'by place' && !rough && allowed.includes('solder and sleeve') ? 'solder and sleeve' : school
   const own = allowed.find((method) => method === wanted)
   if (own)
     return { method: own, why: school === 'by place' ? `A cut end: staggered. ${reason}` : `Your school. ${reason}` }
@@ -65,6 +69,12 @@ export function adviseJoint(
     why: reason,
     against: `No ${school} here: ${tap?.why ?? 'a cut end needs a joint that carries'}.`,
   }
+}
+
+/** Wet, hot or shaking: a crimp with sealed sleeve before everything else, whatever the kit lists first. */
+function byPlace(allowed: readonly TapMethod[], conditions: readonly string[]): TapMethod | undefined {
+  const rough = conditions.some((condition) => condition !== 'dry')
+  return rough && allowed.includes('crimp and sealed sleeve') ? 'crimp and sealed sleeve' : allowed[0]
 }
 
 function placeReason(zone: Zone | undefined, areaMm2: number): string {

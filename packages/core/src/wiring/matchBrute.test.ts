@@ -11,8 +11,8 @@ test('on small random machines with pairs, leads and a ring the match costs as l
     const { machine, kit } = randomLoom(seed, 3 + (seed % 2))
     const ends = kit.ends.filter((end) => end.type !== 'port')
     if (ends.length > 4) continue
-    const candidates = candidatesOf(machine)
-    const cost = ends.map((end) => candidates.map((candidate) => candidateCost(machine, end, candidate)))
+    const candidates = candidatesOf(machine, kit)
+    const cost = ends.map((end) => candidates.map((candidate) => candidateCost(machine, kit, end, candidate)))
     let best = Infinity
     const tryAll = (row: number, taken: Set<number>, sum: number) => {
       if (sum >= best) return
@@ -38,13 +38,21 @@ const kittiwake = shippedMachine('ostrel-kittiwake-640')
 const p4 = shippedKit('quernby-p4-eight')
 
 test('a locked choice is kept and everything else is worked out around it', () => {
-  const plan = proposeMatches(kittiwake, p4, [{ kitEnd: 'low-1', to: { connector: 'injector-2-low' } }])
+  const plan = proposeMatches(kittiwake, p4, [{ kitEnd: 'coil-1', to: { connector: 'coil-4' } }])
   const of = (id: string) => plan.find((match) => match.kitEnd === id)
-  expect(of('low-1')).toMatchObject({ target: { connector: 'injector-2-low' }, locked: true })
-  expect(of('low-2')?.target).toEqual({ connector: 'injector-1-low' })
-  expect(of('low-3')?.target).toEqual({ connector: 'injector-3-low' })
+  expect(of('coil-1')).toMatchObject({ target: { connector: 'coil-4' }, locked: true })
+  expect(of('coil-4')?.target).toEqual({ connector: 'coil-1' })
+  expect(of('coil-2')?.target).toEqual({ connector: 'coil-2' })
   const capped = proposeMatches(kittiwake, p4, [{ kitEnd: 'throttle', to: null }])
   expect(capped.find((match) => match.kitEnd === 'throttle')?.target).toBeNull()
+})
+
+test('a place fixed by hand that the check would stop is no place, and the reason is the one of the check', () => {
+  const plan = proposeMatches(kittiwake, p4, [{ kitEnd: 'low-1', to: { connector: 'injector-2-low' } }])
+  const of = (id: string) => plan.find((match) => match.kitEnd === id)
+  expect(of('low-1')).toMatchObject({ target: null, locked: true })
+  expect(of('low-1')?.reasons[0]).toContain('is for number 1')
+  expect(of('low-2')?.target).toEqual({ connector: 'injector-2-low' })
 })
 
 test('ends that may change places count as one: the second best is a real other place', () => {

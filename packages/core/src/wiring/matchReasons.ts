@@ -1,9 +1,10 @@
 import { inSentence, wireAt, wireName, wireShort, type Kit, type KitEnd, type Machine } from '../dossiers/index.ts'
 import type { Candidate } from './matchCost.ts'
+import { currentOf } from './judgePlace.ts'
 import { pinCount } from './pins.ts'
 
 /** Why an end goes there, in the order a person would say it. */
-export function reasonsFor(machine: Machine, end: KitEnd, candidate: Candidate): string[] {
+export function reasonsFor(machine: Machine, kit: Kit, end: KitEnd, candidate: Candidate): string[] {
   if (candidate.kind === 'stud' && end.type === 'ring') {
     const { stud, net } = candidate
     const named = end.sheet.some((sheet) => sheet.machine === machine.id && sheet.stud === stud.id)
@@ -23,7 +24,13 @@ export function reasonsFor(machine: Machine, end: KitEnd, candidate: Candidate):
         ? `${wireName(wire.colour)}, as the sheet says`
         : wireName(wire.colour),
       `${wire.areaMm2} mm² wire`,
-      ...(end.currentA && net.spareA ? [`${net.spareA} A to spare for its ${end.currentA} A`] : []),
+      ...(end.wants.signal === 'supply-switched' && currentOf(kit, end) > 0
+        ? [
+            net.spareA === undefined
+              ? `takes ${currentOf(kit, end)} A; what the circuit can spare is not written down`
+              : `${net.spareA} A to spare for its ${currentOf(kit, end)} A`,
+          ]
+        : []),
     ]
   }
   if (candidate.kind === 'spare')
@@ -47,6 +54,7 @@ export function reasonsFor(machine: Machine, end: KitEnd, candidate: Candidate):
 
 export function closureReason(end: KitEnd, kit: Kit): string[] {
   if (end.type === 'plug') return [end.telling]
+  if (end.type === 'vent') return [end.why]
   if (end.type === 'port' && end.closedBy === 'terminator')
     return [
       kit.terminators === undefined

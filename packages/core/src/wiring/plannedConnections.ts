@@ -14,7 +14,7 @@ export function plannedConnections(
     const end = kit.ends.find((item) => item.id === kitEnd)
     if (!end) return []
     if (target === null) return [{ kitEnd, to: { closed: 'cap' } }]
-    if ('closed' in target) return [{ kitEnd, to: target }]
+    if ('closed' in target || 'open' in target) return [{ kitEnd, to: target }]
     if (end.type === 'inline-pair' && 'connector' in target)
       return [
         { kitEnd, to: { connector: target.connector, side: 'factory' }, tugged: true },
@@ -23,6 +23,7 @@ export function plannedConnections(
           : []),
       ]
     const advice = end.type === 'flying-lead' ? adviseJoint(machine, kit, end, target, school) : null
-    return [{ kitEnd, to: target, ...(advice ? { method: advice.method } : {}), tugged: true }]
+    const to = end.type === 'flying-lead' && end.cut && 'cavity' in target ? { ...target, half: end.cut.half } : target
+    return [{ kitEnd, to, ...(advice ? { method: advice.method } : {}), tugged: true }]
   })
 }

@@ -46,6 +46,10 @@ export function plantMistakes(machine: Machine, kit: Kit, plan: readonly Match[]
     if (end.type === 'inline-pair') pairMistakes(machine, kit, end, target, plant)
     if (end.type === 'flying-lead') leadMistakes(machine, kit, end, target, own, plant)
     if (end.type === 'ring') ringMistakes(machine, end, plant)
+    if (end.type === 'vent') {
+      plant('vent-open', [])
+      plant('vent-closed', [{ kitEnd: end.id, to: { closed: 'cap' } }])
+    }
     if (end.type === 'port')
       plant('port-wrong-closure', [{ kitEnd: end.id, to: { closed: end.closedBy === 'cap' ? 'terminator' : 'cap' } }])
     if (end.type === 'port' && kit.terminators !== undefined)
@@ -58,6 +62,7 @@ export function plantMistakes(machine: Machine, kit: Kit, plan: readonly Match[]
 }
 
 function commonMistakes(end: KitEnd, target: ConnectionTarget | null, own: Connection[], plant: Plant): void {
+  if (end.type === 'vent') return
   if (end.type === 'port') {
     plant('port-open', [])
     return
@@ -88,6 +93,12 @@ function pairMistakes(
   if (end.deviceHalf)
     for (const side of ['factory', 'device'] as const)
       plant('pair-one-side', [{ kitEnd: end.id, to: { connector: target.connector, side }, tugged: true }])
+  const twin = kit.ends.find((item): item is InlinePair => item.type === 'inline-pair' && item.id !== end.id)
+  if (twin)
+    plant('plug-twice', [
+      { kitEnd: end.id, to: { connector: target.connector }, tugged: true },
+      { kitEnd: twin.id, to: { connector: target.connector }, tugged: true },
+    ])
   const rivals = machine.connectors.filter((connector) => connector.id !== target.connector)
   const apart = rivals.find((connector) => pinsApart(end, connector) > 0)
   if (apart) plant('pins-differ', [{ kitEnd: end.id, to: { connector: apart.id }, tugged: true }])
@@ -170,6 +181,20 @@ function leadMistakes(
       if (wire.areaMm2 < tap.lowMm2 || wire.areaMm2 > tap.highMm2) plant('tap-size', made)
       if (tap.barred.some((condition) => zone?.conditions.includes(condition))) plant('tap-place', made)
     }
+    if (own.length > 0) {
+      plant(
+        'method-missing',
+        own.map(({ method: _method, ...connection }) => connection),
+      )
+      const foreign = (['displacement tap', 'solder and sleeve'] as const).find(
+        (method) => !kit.taps.some((tap) => tap.method === method),
+      )
+      if (foreign)
+        plant(
+          'method-not-in-kit',
+          own.map((connection) => ({ ...connection, method: foreign })),
+        )
+    }
     const elsewhere = (index.placesOfNet.get(wire?.net ?? '') ?? []).find(
       (place) =>
         !sameTarget(place, target) && place.connector !== target.connector && !carriesAirbag(machine, place.connector),
@@ -180,6 +205,13 @@ function leadMistakes(
     plant(
       'cut-method',
       own.map((connection) => ({ ...connection, method: 'piercing screw tap' })),
+    )
+    plant(
+      'cut-swapped',
+      own.map((connection): Connection => ({
+        ...connection,
+        to: { ...target, half: end.cut?.half === 'ecu' ? 'device' : 'ecu' },
+      })),
     )
     const away = machine.connectors.flatMap((connector) => index.wiresOf.get(connector.id) ?? [])
     const other = away.find(
@@ -198,17 +230,25 @@ function wireRule(end: FlyingLead, kit: Kit, net: Net, confusion: string | null)
   if (end.intoSpare) return 'pin-occupied'
   if (net.role === 'airbag') return 'airbag-circuit'
   if (net.signal === 'coil-drive' || net.signal === 'injector-drive' || net.highVoltage) return 'barred-circuit'
-  const current = end.currentA ?? (end.reference ? 0 : kit.module.supplyA)
+  const ringed = kit.ends.some((item) => item.type === 'ring' && item.wants.signal === 'supply-always')
+  const current = end.currentA ?? (end.reference ? 0 : ringed ? 0.15 : kit.module.supplyA)
   if (end.wants.signal === 'supply-switched') {
     if (net.signal === 'supply-always') return 'feed-always-live'
     if (net.signal === 'supply-switched') {
       if (net.role === 'brake-lamp') return 'feed-brake-lamp'
       if (net.electronic) return 'feed-electronic'
-      if (current > (net.spareA ?? 0)) return 'feed-over-spare'
-      return null
+      if (net.role !== 'supply' && net.role !== 'lamp') return 'feed-part-time'
+      if (net.spareA !== undefined && current > net.spareA) return 'feed-over-spare'
+      return net.spareA === undefined ? 'feed-spare-unknown' : null
     }
   }
   if (end.reference && net.signal === 'power-ground') return 'reference-on-power'
+  if (
+    (end.reference || end.wants.signal === 'power-ground') &&
+    ['supply-always', 'supply-switched', 'reference-5v'].includes(net.signal)
+  )
+    return 'ground-live'
+  if (end.reference && net.signal === 'sensor-ground') return null
   const same = net.signal === end.wants.signal && net.role === end.wants.role
   const alike =
     same &&
@@ -229,7 +269,22 @@ function ringMistakes(machine: Machine, end: RingEnd, plant: Plant): void {
     const signal = index.nets.get(stud.net)?.signal
     const made: Connection[] = [{ kitEnd: end.id, to: { stud: stud.id }, tugged: true }]
     if (end.holeMm < stud.threadMm) plant('ring-size', made)
-    if (end.wants.signal === 'power-ground' && signal === 'supply-always') plant('ground-live', made)
-    if (end.wants.signal === 'supply-always' && signal === 'power-ground') plant('feed-on-ground', made)
+    const rule = signal && ringRule(end, signal)
+    if (rule) plant(rule, made)
+  }
+}
+
+/** What a ring on a stud must break, written out stud by stud. */
+function ringRule(end: RingEnd, signal: Net['signal']): RuleId | null {
+  const kind = end.reference ? 'reference' : end.wants.signal
+  switch (kind) {
+    case 'power-ground':
+      return signal === 'power-ground' || signal === 'sensor-ground' ? null : 'ground-live'
+    case 'reference':
+      return signal === 'sensor-ground' ? null : signal === 'power-ground' ? 'reference-on-power' : 'ground-live'
+    case 'supply-always':
+      return signal === 'supply-always' ? null : signal.endsWith('ground') ? 'feed-on-ground' : 'wrong-stud'
+    default:
+      return null
   }
 }

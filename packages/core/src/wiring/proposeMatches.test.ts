@@ -59,10 +59,10 @@ test('the assignment equals the best of all assignments on small machines', () =
       [wire.from, wire.to].every((place) => !('connector' in place) || keptIds.has(place.connector)),
     )
     const smallKit = { ...kit, ends: kit.ends.filter((end) => end.type === 'inline-pair') }
-    const connectors = candidatesOf(small).filter((candidate) => candidate.kind === 'connector')
+    const connectors = candidatesOf(small, smallKit).filter((candidate) => candidate.kind === 'connector')
     const costOf = (end: number, choice: number) => {
       if (choice >= connectors.length) return 24
-      return candidateCost(small, smallKit.ends[end], connectors[choice])
+      return candidateCost(small, smallKit, smallKit.ends[end], connectors[choice])
     }
     let best = Infinity
     const tryAll = (end: number, taken: number[], sum: number) => {

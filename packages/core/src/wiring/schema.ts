@@ -1,16 +1,17 @@
 import { z } from 'zod'
 import { tapMethods } from '../dossiers/index.ts'
 import type { ShapeOf } from '../shared/index.ts'
-import { pairSides, type Connection } from './model.ts'
+import { pairSides, wireHalves, type Connection } from './model.ts'
 
 const id = z.string().min(1).max(64)
 
 export const connectionTargetSchema = z.union([
-  z.strictObject({ connector: id, cavity: z.int().positive() }),
+  z.strictObject({ connector: id, cavity: z.int().positive(), half: z.enum(wireHalves).optional() }),
   z.strictObject({ connector: id, side: z.enum(pairSides).optional() }),
   z.strictObject({ stud: id }),
   z.strictObject({ kitEnd: id }),
   z.strictObject({ closed: z.enum(['cap', 'terminator']) }),
+  z.strictObject({ open: z.literal(true) }),
 ])
 
 export const connectionSchema = z.strictObject({

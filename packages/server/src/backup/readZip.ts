@@ -47,7 +47,7 @@ export async function readZip(file: string): Promise<OpenZip> {
     Readable.from(
       (async function* () {
         try {
-          for await (const piece of opened) yield piece as Buffer
+          for await (const piece of opened) yield piece
         } catch (error) {
           throw notWhole(error)
         }

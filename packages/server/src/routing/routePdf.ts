@@ -54,7 +54,9 @@ export function routePdf({ title, dossiers, state }: PaperJob, loom: RankedPlace
       ),
       heading('On the way'),
       {
-        ul: [...hazards.values()].map((met) => `${met.name}: ${hazardWords(met.hazard)}. ${hazardRemedy(met.hazard)}`),
+        ul: [...hazards.values()].map(
+          (met) => `${met.name}: ${hazardWords(met.hazard)}. ${hazardRemedy(met.hazard, met.airC)}`,
+        ),
       },
       heading(`Ties, ${loom.ties.count}`),
       table(

@@ -67,6 +67,7 @@ function coloursOf(end: KitEnd): WireColour[] {
     case 'inline-pair':
       return end.lines.map((line) => line.colour)
     case 'port':
+    case 'vent':
       return [{ base: 'grey' }]
     case 'plug':
       return [end.colour ?? { base: 'grey' }]

@@ -58,12 +58,12 @@ export function corvaneMarlow29(): Machine {
       access: marlowAccess,
       routes: marlowRoutes,
       zones: `
-        intake | Intake side, by the air filter | dry vibration
-        engine | Top of the engine, under the cover | hot vibration
-        engine-low | Lower engine, by the starter | hot wet vibration
-        front | Front of the engine bay, by the radiator | wet
-        bulkhead | Bulkhead, under the scuttle cover | wet
-        fuse-bay | Fuse carrier, left of the engine bay | dry
+        intake | Intake side, by the air filter | dry vibration air 75
+        engine | Top of the engine, under the cover | hot vibration air 85
+        engine-low | Lower engine, by the starter | hot wet vibration air 85
+        front | Front of the engine bay, by the radiator | wet air 75
+        bulkhead | Bulkhead, under the scuttle cover | wet air 70
+        fuse-bay | Fuse carrier, left of the engine bay | dry air 70
         exhaust | Below the car, by the catalyst | hot wet vibration
         glovebox | Behind the glovebox | dry
         kick | Left kick panel | dry

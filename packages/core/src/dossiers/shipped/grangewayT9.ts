@@ -54,12 +54,12 @@ export function grangewayT9(): Machine {
       access: t9Access,
       routes: t9Routes,
       zones: `
-        head | Engine head, deck side | hot vibration
-        bracket | Engine bracket, front | vibration
-        turbo | Turbo side | hot vibration
-        lower | Lower engine, by the starter | hot wet vibration
-        deck-box | Right deck box | dry
-        fan | Cooling fan and screen | wet vibration
+        head | Engine head, deck side | hot vibration air 80
+        bracket | Engine bracket, front | vibration air 75
+        turbo | Turbo side | hot vibration air 95
+        lower | Lower engine, by the starter | hot wet vibration air 80
+        deck-box | Right deck box | dry air 55
+        fan | Cooling fan and screen | wet vibration air 60
         chassis | Right chassis side | wet vibration
         cab | Cab, behind the seat | dry
         battery | Battery box | wet`,
@@ -107,7 +107,7 @@ export function grangewayT9(): Machine {
         air-f | Air filter switch | switch exhaust-pressure | or/wh 0.75
         level | Fuel level | analogue-0-5 level | or/ye 0.75
         beacon | Beacon and road lamps | supply-switched lamp | wh/rd 1 | spare 4
-        work-l | Work lamps | supply-switched lamp | wh/bu 2.5 | spare 2
+        work-l | Work lamps | supply-switched beam | wh/bu 2.5 | spare 2
         stop-l | Brake lamps | supply-switched brake-lamp | gn/or 1 | spare 2
         rotor | Rotor speed | frequency position | vi/gn 0.75
         ground-s | Ground speed | frequency vehicle-speed | vi/rd 0.75`,

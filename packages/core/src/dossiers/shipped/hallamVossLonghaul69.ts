@@ -55,15 +55,15 @@ export function hallamVossLonghaul69(): Machine {
       access: longhaulAccess,
       routes: longhaulRoutes,
       zones: `
-        right-head | Behind the right head, through the wheel arch | hot vibration
-        left-head | Left head | hot vibration
-        valley | Valley, by the turbos | hot vibration
-        intake | Intake and charge pipes | vibration
-        lower | Lower engine, by the starter | hot wet vibration
-        front | Front of the engine, by the fan | wet vibration
-        battery-left | Left front corner | wet
-        battery-right | Right front corner | wet
-        bulkhead | Bulkhead, left | dry
+        right-head | Behind the right head, through the wheel arch | hot vibration air 95
+        left-head | Left head | hot vibration air 95
+        valley | Valley, by the turbos | hot vibration air 100
+        intake | Intake and charge pipes | vibration air 80
+        lower | Lower engine, by the starter | hot wet vibration air 90
+        front | Front of the engine, by the fan | wet vibration air 80
+        battery-left | Left front corner | wet air 75
+        battery-right | Right front corner | wet air 75
+        bulkhead | Bulkhead, left | dry air 80
         cab | Cab, under the dash | dry
         column | Steering column and pedals | dry
         frame | Frame rail | wet vibration
@@ -150,8 +150,8 @@ export function hallamVossLonghaul69(): Machine {
         level-2 | Rear tank level | analogue-0-5 level c2 | ye/pk 0.5
         tail-l | Tail lamps, key on | supply-switched lamp | br/lg 1 | spare 3
         stop-l | Brake lamps | supply-switched brake-lamp | gn/rd 1 | spare 2
-        turn-l | Left indicators | supply-switched lamp | gn/bu 1 | electronic
-        turn-r | Right indicators | supply-switched lamp | gn/vi 1 | electronic
+        turn-l | Left indicators | supply-switched indicator | gn/bu 1 | electronic
+        turn-r | Right indicators | supply-switched indicator | gn/vi 1 | electronic
         plate-l | Plate lamp | supply-switched lamp | lg/br 0.75 | spare 2
         w-fl | Wheel speed, front left | frequency vehicle-speed c3 | bu/rd 0.5
         w-fln | Wheel speed, front left, return | sensor-ground vehicle-speed c3 | bu/br 0.5

@@ -55,14 +55,14 @@ export function hallamVossPackhorse62(): Machine {
       access: packhorseAccess,
       routes: packhorseRoutes,
       zones: `
-        rail | Top of the engine, rail side | hot vibration
-        turbo | Turbo side, above the exhaust manifold | hot vibration
-        intake | Intake side and charge pipe | vibration
-        front | Front of the engine, by the fan | wet vibration
-        lower | Lower engine, by the starter | hot wet vibration
-        battery-left | Left front corner, by the left battery | wet
-        battery-right | Right front corner, by the right battery | wet
-        bulkhead | Bulkhead, left | dry
+        rail | Top of the engine, rail side | hot vibration air 90
+        turbo | Turbo side, above the exhaust manifold | hot vibration air 100
+        intake | Intake side and charge pipe | vibration air 80
+        front | Front of the engine, by the fan | wet vibration air 80
+        lower | Lower engine, by the starter | hot wet vibration air 90
+        battery-left | Left front corner, by the left battery | wet air 75
+        battery-right | Right front corner, by the right battery | wet air 75
+        bulkhead | Bulkhead, left | dry air 80
         cab | Cab, under the dash | dry
         column | Steering column and pedals | dry
         frame | Frame rail under the cab | wet vibration
@@ -142,8 +142,8 @@ export function hallamVossPackhorse62(): Machine {
         level | Fuel level | analogue-0-5 level | ye/or 0.5
         tail-l | Tail lamps, key on | supply-switched lamp | br/lb 1 | spare 3
         stop-l | Brake lamps | supply-switched brake-lamp | gn/rd 1 | spare 2
-        turn-l | Left indicators | supply-switched lamp | gn/wh 1 | electronic
-        turn-r | Right indicators | supply-switched lamp | gn/vi 1 | electronic
+        turn-l | Left indicators | supply-switched indicator | gn/wh 1 | electronic
+        turn-r | Right indicators | supply-switched indicator | gn/vi 1 | electronic
         plate-l | Plate lamp | supply-switched lamp | br/lg 0.75 | spare 2
         w-fl | Wheel speed, front left | frequency vehicle-speed c3 | bu/rd 0.5
         w-fln | Wheel speed, front left, return | sensor-ground vehicle-speed c3 | bu/br 0.5

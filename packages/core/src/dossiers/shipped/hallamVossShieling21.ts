@@ -50,13 +50,13 @@ export function hallamVossShieling21(): Machine {
       access: shielingAccess,
       routes: shielingRoutes,
       zones: `
-        rail | Top of the engine, rail side | hot vibration
-        turbo | Turbo side | hot vibration
-        intake | Intake side and charge pipe | vibration
-        lower | Lower engine, by the starter | hot wet vibration
-        front | Front of the engine bay | wet
-        battery | By the battery | wet
-        bulkhead | Bulkhead, left | dry
+        rail | Top of the engine, rail side | hot vibration air 90
+        turbo | Turbo side | hot vibration air 100
+        intake | Intake side and charge pipe | vibration air 80
+        lower | Lower engine, by the starter | hot wet vibration air 90
+        front | Front of the engine bay | wet air 80
+        battery | By the battery | wet air 75
+        bulkhead | Bulkhead, left | dry air 75
         cab | Cab, under the dash | dry
         pedals | Pedals | dry
         frame | Frame rail | wet vibration`,
@@ -115,9 +115,9 @@ export function hallamVossShieling21(): Machine {
         level | Fuel level | analogue-0-5 level | ye/bu 0.5
         tail | Tail and plate lamps, key on | supply-switched lamp | br/ye 0.75 | spare 2
         stop-l | Brake lamps | supply-switched brake-lamp | gn/bu 0.75 | spare 1.5
-        low-b | Dipped beam | supply-switched lamp | bu/bk 1 | spare 1
-        turn-l | Left indicators | supply-switched lamp | gn/pk 0.75
-        turn-r | Right indicators | supply-switched lamp | gn/gy 0.75
+        low-b | Dipped beam | supply-switched beam | bu/bk 1 | spare 1
+        turn-l | Left indicators | supply-switched indicator | gn/pk 0.75
+        turn-r | Right indicators | supply-switched indicator | gn/gy 0.75
         bag-p | Airbag squib plus | data-line airbag c1 | ye/pk 0.75
         bag-n | Airbag squib minus | data-line airbag c2 | ye/or 0.75`,
       plugs: `

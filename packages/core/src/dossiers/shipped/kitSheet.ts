@@ -9,6 +9,7 @@ import { fields, linesOf, oneOf } from './sheetLines.ts'
  * - `lead id | tag | name | break-out branch | colour area | signal role | options`
  * - `ring id | tag | name | break-out branch | colour area | signal role | hole | options`
  * - `port id | tag | name | break-out branch | terminator or cap`
+ * - `vent id | tag | name | break-out branch | why it stays open`
  * - `plug id | tag | name | break-out branch | into [for dial, sensor or switch] | enters … | colour or - | telling`
  * @throws with the line that cannot be read
  */
@@ -29,6 +30,10 @@ export function readKitEnds(text: string): KitEnd[] {
           ...base(id, tag, name, reach),
           closedBy: oneOf(['terminator', 'cap'] as const, closure, line),
         }
+      }
+      case 'vent': {
+        const [id, tag, name, reach, why] = fields(rest, 5)
+        return { type: 'vent', ...base(id, tag, name, reach), why }
       }
       case 'plug': {
         const [id, tag, name, reach, target, enters, colour, telling] = fields(rest, 8)
@@ -113,6 +118,7 @@ function sheets(options: string): { machine: string; says: string }[] {
 function readLead(line: string): FlyingLead {
   const [id, tag, name, reach, wire, wants, options] = fields(line, 7)
   const draws = option(options, 'draws')
+  const cold = option(options, 'cold')
   const cut = option(options, 'cut')?.split(' ')
   return {
     type: 'flying-lead',
@@ -121,6 +127,7 @@ function readLead(line: string): FlyingLead {
     wants: readSort(wants, line),
     sheet: sheets(options).map(({ machine, says }) => ({ machine, colour: sheetColour(says, line) })),
     ...(draws ? { currentA: Number(draws) } : {}),
+    ...(cold ? { coldA: Number(cold) } : {}),
     ...(option(options, 'reference') === undefined ? {} : { reference: true }),
     ...(cut ? { cut: { half: oneOf(['ecu', 'device'] as const, cut[0], line), partner: cut[1] } } : {}),
     ...(option(options, 'near ecu') === undefined ? {} : { nearEcu: true }),
@@ -131,6 +138,7 @@ function readLead(line: string): FlyingLead {
 function readRing(line: string): RingEnd {
   const [id, tag, name, reach, wire, wants, hole, options] = fields(line, 8)
   const draws = option(options, 'draws')
+  const cold = option(options, 'cold')
   const fuse = option(options, 'fuse')
   return {
     type: 'ring',
@@ -140,6 +148,7 @@ function readRing(line: string): RingEnd {
     holeMm: Number(hole),
     sheet: sheets(options).map(({ machine, says }) => ({ machine, stud: says })),
     ...(draws ? { currentA: Number(draws) } : {}),
+    ...(cold ? { coldA: Number(cold) } : {}),
     ...(fuse ? { fuseA: Number(fuse) } : {}),
     ...(option(options, 'reference') === undefined ? {} : { reference: true }),
   }

@@ -26,9 +26,9 @@ export function lowlampDial(): Kit {
     },
     trunkM: 0.9,
     ends: `
-      lead feed | F | Feed lead, the thick red one | 0.90 1.20 | rd 0.75 | supply-switched lamp | draws 1.2, sheet pellick-gorse-430=bn/bu, sheet ostrel-kittiwake-640=bn/bu, sheet pellick-skua-960=bn/wh
+      lead feed | F | Feed lead, the thick red one | 0.90 1.20 | rd 0.75 | supply-switched lamp | draws 1.2, cold 3, sheet pellick-gorse-430=bn/bu, sheet ostrel-kittiwake-640=bn/bu, sheet pellick-skua-960=bn/wh
       lead data | D | Data lead, the thin red one | 0.90 1.20 | rd 0.35 | data-line diagnostic | spare, sheet ostrel-kittiwake-640=wh/pk
-      ring ground | G | Ground ring | 0.90 0.90 | bk 0.75 | power-ground ground | 6.4 | draws 1.2
+      ring ground | G | Ground ring | 0.90 0.90 | bk 0.75 | power-ground ground | 6.4 | draws 1.2, cold 3
       lead reference | M | Measuring reference lead | 0.90 1.40 | wh/bk 0.35 | sensor-ground ground | reference
       plug sensor | W | Sensor plug | 0.90 1.20 | socket-sensor for sensor | socket-sensor socket-remote | - | Six pins, key upwards; the remote socket has the same shape and carries a white ring.
       port remote | R | Remote button port | 0.05 0.05 | cap`,

@@ -27,7 +27,7 @@ import { colourNames } from '../colours.ts'
  * Every wire follows: two places of a circuit are one wire, more meet in a splice.
  */
 export interface MachineSheet {
-  /** `id | name | conditions` */
+  /** `id | name | conditions [air °C]` */
   zones: string
   /** `id | name | signal role [c1] [upper] [t1] | colour area | options`; `*` before the id: runs to the ECU, `*b` to its second plug. */
   nets: string
@@ -118,7 +118,13 @@ export function readSort(text: string, line: string): SignalSort {
 function readZone(line: string): Zone {
   const [id, name, conditions] = fields(line, 3)
   const known = ['hot', 'wet', 'vibration', 'dry'] as const
-  return { id, name, conditions: conditions.split(/\s+/).map((word) => oneOf(known, word, line)) }
+  const [, words, airC] = /^(.*?)(?: air (\d+))?$/.exec(conditions) ?? []
+  return {
+    id,
+    name,
+    conditions: (words ?? '').split(/\s+/).map((word) => oneOf(known, word, line)),
+    ...(airC ? { airC: Number(airC) } : {}),
+  }
 }
 
 function readNet(line: string): SheetNet {

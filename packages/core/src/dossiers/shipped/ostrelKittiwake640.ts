@@ -59,7 +59,7 @@ export function ostrelKittiwake640(): Machine {
       zones: `
         throttle-bodies | Throttle bodies, under the airbox | vibration
         airbox | Airbox, under the tank | dry
-        head | Cylinder head, between the frame spars | hot vibration
+        head | Cylinder head, between the frame spars | hot vibration air 70
         engine-right | Right engine side, by the starter | wet vibration
         engine-left | Left engine side, by the sprocket | wet vibration
         under-tank | Under the tank, along the spars | dry
@@ -67,7 +67,7 @@ export function ostrelKittiwake640(): Machine {
         bar | Handlebar and steering head | wet vibration
         seat | Under the rider's seat | dry
         tail | Tail | wet
-        collector | Below the engine, by the exhaust collector | hot wet vibration`,
+        collector | Below the engine, by the exhaust collector | hot wet vibration air 70`,
       nets: `
         bat | Battery 12 V | supply-always supply | rd 4
         bat-m | Battery 12 V, main fuse 30 A | supply-always supply | rd/bk 2
@@ -120,13 +120,13 @@ export function ostrelKittiwake640(): Machine {
         *a immo | Immobiliser line | data-line immobiliser | bu/wh 0.35
         level | Fuel level | analogue-0-5 level | ye/rd 0.35
         oil | Oil pressure switch | switch oil-pressure | bu/gn 0.35
-        low-beam | Dipped beam | supply-switched lamp | wh/bu 0.85 | spare 0.5
-        high-beam | Main beam | supply-switched lamp | ye/bu 0.85 | spare 0.5
+        low-beam | Dipped beam | supply-switched beam | wh/bu 0.85 | spare 0.5
+        high-beam | Main beam | supply-switched beam | ye/bu 0.85 | spare 0.5
         tail | Tail and plate lamps, key on | supply-switched lamp | br/bu 0.5 | spare 1.5
         brake | Brake lamp | supply-switched brake-lamp | gn/vi 0.5 | spare 1
-        turn-l | Left indicators | supply-switched lamp | bk/pk 0.5
-        turn-r | Right indicators | supply-switched lamp | lb/bk 0.5
-        turn-feed | Indicator relay output | supply-switched lamp | gy 0.5
+        turn-l | Left indicators | supply-switched indicator | bk/pk 0.5
+        turn-r | Right indicators | supply-switched indicator | lb/bk 0.5
+        turn-feed | Indicator relay output | supply-switched indicator | gy 0.5
         horn | Horn | supply-switched horn | lg/bk 0.5
         gen-a | Generator phase A | frequency charge | wh 2
         gen-b | Generator phase B | frequency charge | wh/br 2

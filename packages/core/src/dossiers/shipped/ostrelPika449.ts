@@ -56,7 +56,7 @@ export function ostrelPika449(): Machine {
         tank | Under the tank | vibration
         throttle | Throttle body, behind the shock | wet vibration
         airbox | Airbox side, left | dry
-        engine | Engine, left | hot wet vibration
+        engine | Engine, left | hot wet vibration air 70
         nose | Behind the number plate | wet
         bar | Handlebar | wet vibration
         tail | Rear fender | wet`,

@@ -49,8 +49,8 @@ export function pellickRime790(): Machine {
       routes: rimeRoutes,
       zones: `
         throttle | Throttle bodies | vibration
-        engine | Engine, front | hot vibration
-        pipe | Above the tuned pipe | hot vibration
+        engine | Engine, front | hot vibration air 60
+        pipe | Above the tuned pipe | hot vibration air 75
         nose | Nose, under the hood | wet
         tunnel | Tunnel, under the seat | wet vibration
         bar | Handlebar | wet vibration`,
@@ -91,7 +91,7 @@ export function pellickRime790(): Machine {
         start-b | Start button | switch start | gn/wh 0.35
         lamps | Lamps 12 V, engine turning | supply-switched lamp | ye 1 | spare 3
         brake | Brake lamp | supply-switched brake-lamp | ye/rd 0.5 | spare 1
-        low-b | Dipped beam | supply-switched lamp | bu 0.85 | spare 1
+        low-b | Dipped beam | supply-switched beam | bu 0.85 | spare 1
         grips | Heated grips | low-side-drive heater | br 0.75
         level | Fuel level | analogue-0-5 level | pk/wh 0.35
         gen-a | Generator phase A | frequency charge | ye/gn 2

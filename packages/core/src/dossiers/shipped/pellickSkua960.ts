@@ -52,8 +52,8 @@ export function pellickSkua960(): Machine {
       access: skuaAccess,
       routes: skuaRoutes,
       zones: `
-        throttle | Throttle body, under the engine lid | hot vibration
-        engine | Engine, rear side | hot wet vibration
+        throttle | Throttle body, under the engine lid | hot vibration air 70
+        engine | Engine, rear side | hot wet vibration air 75
         tunnel | Tunnel between the seats | wet vibration
         seat | Under the passenger's seat | dry
         hood | Under the hood | wet
@@ -106,7 +106,7 @@ export function pellickSkua960(): Machine {
         *a fan-ans | Fan answer | frequency fan | ye/wh 0.35
         level | Fuel level | analogue-0-5 level | pk 0.35
         lamps | Tail and dash lamps, key on | supply-switched lamp | bn/wh 0.75 | spare 1.5
-        low-b | Headlamps | supply-switched lamp | gn/pk 1 | spare 1
+        low-b | Headlamps | supply-switched beam | gn/pk 1 | spare 1
         stop-l | Brake lamps | supply-switched brake-lamp | or/pk 0.75 | spare 1
         awd-sw | Front drive switch | switch selector | gy/pk 0.35
         gen-a | Generator phase A | frequency charge | wh 3

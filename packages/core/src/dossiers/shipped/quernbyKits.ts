@@ -254,14 +254,14 @@ export function quernbyLearner(): Kit {
     trunkM: 0.6,
     ends: `
       lead relay-coil | R | Relay coil lead | 0.15 1.70 | rd/bk 0.5 | supply-switched lamp | draws 0.15, sheet tarnbrook-calder-1130=bu/wh, sheet pellick-skua-960=bn/wh
-      ring relay-feed | B | Battery ring of the relay, with fuse | 0.15 0.60 | rd 1.5 | supply-always supply | 6.4 | draws 3, fuse 10, sheet tarnbrook-calder-1130=battery-positive, sheet pellick-skua-960=battery-positive
-      ring ground | G | Ground ring | 0.15 0.60 | bk 1.5 | power-ground ground | 6.4 | draws 3, sheet tarnbrook-calder-1130=battery-negative, sheet pellick-skua-960=battery-negative
+      ring relay-feed | B | Battery ring of the relay, with fuse | 0.15 0.60 | rd 1.5 | supply-always supply | 6.4 | draws 1.25, cold 3.1, fuse 10, sheet tarnbrook-calder-1130=battery-positive, sheet pellick-skua-960=battery-positive
+      ring ground | G | Ground ring | 0.15 0.60 | bk 1.5 | power-ground ground | 6.4 | draws 1.25, cold 3.1, sheet tarnbrook-calder-1130=battery-negative, sheet pellick-skua-960=battery-negative
       lead reference | M | Measuring reference lead | 0.45 0.55 | bk/wh 0.35 | sensor-ground ground | reference, near ecu
       lead rpm | K | Engine speed lead | 0.45 0.60 | gn 0.35 | frequency crank | sheet tarnbrook-calder-1130=rd/bu, sheet pellick-skua-960=ye
       lead throttle | T | Throttle lead | 0.45 0.50 | wh 0.35 | analogue-0-5 throttle-position t1 | sheet tarnbrook-calder-1130=lb, sheet pellick-skua-960=vi
       lead bus-h | H | Bus lead high | 0.30 0.45 | ye 0.35 | bus-high bus | near ecu
       lead bus-l | L | Bus lead low | 0.30 0.45 | gn/ye 0.35 | bus-low bus | near ecu
-      plug sensor-heat-p | W1 | Sensor lead, heater plus | 0.60 0.90 | t-heat-p for sensor | t-heat-p t-heat-n t-cell t-pump t-common | rd | Red lead under the terminal marked red; it carries the heater's 3 A.
+      plug sensor-heat-p | W1 | Sensor lead, heater plus | 0.60 0.90 | t-heat-p for sensor | t-heat-p t-heat-n t-cell t-pump t-common | rd | Red lead under the terminal marked red; it carries the heater's current, 3 A cold.
       plug sensor-heat-n | W2 | Sensor lead, heater minus | 0.60 0.90 | t-heat-n for sensor | t-heat-p t-heat-n t-cell t-pump t-common | br | Brown lead under the terminal marked brown.
       plug sensor-cell | W3 | Sensor lead, cell | 0.60 0.90 | t-cell for sensor | t-heat-p t-heat-n t-cell t-pump t-common | bu | Blue lead under the terminal marked blue.
       plug sensor-pump | W4 | Sensor lead, pump | 0.60 0.90 | t-pump for sensor | t-heat-p t-heat-n t-cell t-pump t-common | lg | Light green lead under the terminal marked light green; not the green one, that is engine speed.

@@ -14,12 +14,12 @@ export const marlowRoutes: RouteSheet = {
     plug-a > glovebox | behind the glovebox | 0.17 | pinch the glovebox |
     plug-a > grommet | to the bulkhead grommet | 0.22 | |
     grommet > bulkhead | through the bulkhead grommet | 0.14 | | grommet 10/20/40; free 70
-    bulkhead > engine | along the bulkhead to the engine | 0.62 | hot 160 40 head |
+    bulkhead > engine | along the bulkhead to the engine | 0.62 | hot 130 40 head |
     bulkhead > intake | along the right inner wing | 0.68 | |
     intake > front | along the wing | 0.87 | wet |
-    engine > engine-low | down behind the engine | 0.56 | hot 480 35 exhaust manifold |
+    engine > engine-low | down behind the engine | 0.56 | hot 600 45 exhaust manifold |
     engine-low > exhaust | along the exhaust | 0.78 | hot 520 30 exhaust; wet |
-    engine > fuse-bay | across the engine bay | 0.71 | hot 140 40 head |
+    engine > fuse-bay | across the engine bay | 0.71 | hot 130 40 head |
     glovebox > dash | behind the dash, below the airbag | 0.87 | sharp dash bracket |
     glovebox > dash | over the top of the dash | 0.91 | barred the passenger's airbag opens here |
     dash > column | down beside the column | 0.30 | moving 20 steering shaft |
@@ -53,8 +53,8 @@ export const shielingRoutes: RouteSheet = {
     grommet > pedal-top | through the bulkhead, over the pedals | 0.44 | sharp pedal bracket | grommet 10/20/40; free 80
     bulkhead > rail-left | over the rocker cover | 0.60 | hot 120 30 rocker cover; shakes |
     rail-left > rail | along the rail | 0.23 | hot 120 20 rocker cover; shakes |
-    bulkhead > starter | down the bulkhead behind the engine | 0.60 | hot 180 60 exhaust; wet |
-    starter > lower | along the gearbox | 0.17 | wet; hot 160 40 exhaust |
+    bulkhead > starter | down the bulkhead behind the engine | 0.60 | hot 480 90 exhaust; wet |
+    starter > lower | along the gearbox | 0.17 | wet; hot 450 80 exhaust |
     rail-left > pipe | along the intake | 0.32 | shakes |
     top > pipe | along the left inner wing | 0.82 | |
     pipe > intake | along the charge pipe | 0.09 | shakes |
@@ -94,7 +94,7 @@ export const packhorseRoutes: RouteSheet = {
     wing > booster | along the left inner wing | 1.03 | |
     booster > bulkhead | along the bulkhead | 0.16 | |
     bulkhead > end-cap | along the bulkhead seam | 0.17 | |
-    end-cap > rail-end | across the back of the engine | 0.49 | hot 170 50 exhaust manifold |
+    end-cap > rail-end | across the back of the engine | 0.49 | hot 520 60 exhaust manifold |
     intake > rail-end | over the rocker cover | 0.85 | hot 125 35 rocker cover; shakes |
     rail-end > rail | along the rail | 0.48 | hot 125 20 rocker cover; shakes |
     rail-end > turbo | behind the turbo | 0.47 | hot 680 25 turbo |
@@ -107,7 +107,7 @@ export const packhorseRoutes: RouteSheet = {
     knee > cab | behind the lower dash panel | 0.39 | pinch the lower dash panel |
     column > cab | behind the column | 0.31 | barred the airbag's yellow sheath lies here |
     intake > front | along the shroud | 0.60 | moving 30 fan and belts; wet |
-    bulkhead > lower | down behind the engine | 0.80 | hot 240 50 exhaust; wet |
+    bulkhead > lower | down behind the engine | 0.80 | hot 460 80 exhaust; wet |
     lower > frame | along the gearbox | 1.94 | wet; moving 20 gearbox |
     filter > frame | across under the cab | 1.57 | hot 600 60 particulate filter; wet |
     lower > filter | along the down pipe | 1.18 | hot 560 40 down pipe |
@@ -139,16 +139,16 @@ export const longhaulRoutes: RouteSheet = {
     battery-left > battery-post | across the battery | 0.07 | |
     wing > pipe | over the coolant hose | 0.42 | hot 100 25 coolant hose |
     pipe > intake | along the charge pipe | 0.13 | shakes |
-    intake > valley | along the intake into the valley | 0.53 | hot 140 30 valley |
-    valley > valley-rear | through the valley | 0.33 | hot 190 25 turbo pedestal |
-    valley-rear > rail-right | over the right head | 0.44 | hot 160 30 head; shakes |
-    valley-rear > end-cap | back to the bulkhead | 0.42 | hot 150 40 up-pipe |
+    intake > valley | along the intake into the valley | 0.53 | hot 130 30 valley |
+    valley > valley-rear | through the valley | 0.33 | hot 300 40 turbo pedestal |
+    valley-rear > rail-right | over the right head | 0.44 | hot 130 30 head; shakes |
+    valley-rear > end-cap | back to the bulkhead | 0.42 | hot 500 70 up-pipe |
     wing > booster | along the left inner wing | 1.08 | |
     booster > bulkhead | along the bulkhead | 0.17 | |
     bulkhead > end-cap | along the bulkhead seam | 0.21 | |
-    end-cap > rail-right | across the back of the engine | 0.76 | hot 340 55 up-pipes |
-    rail-right > right-head | along the right head | 0.30 | hot 160 20 head; shakes |
-    left-head > intake | along the left head | 0.53 | hot 160 20 head; shakes |
+    end-cap > rail-right | across the back of the engine | 0.76 | hot 500 45 up-pipes |
+    rail-right > right-head | along the right head | 0.30 | hot 130 20 head; shakes |
+    left-head > intake | along the left head | 0.53 | hot 130 20 head; shakes |
     right-head > front | in front of the right head | 0.90 | moving 30 fan and belts |
     booster > grommet | down to the grommet | 0.19 | |
     grommet > pedal-top | through the bulkhead | 0.36 | | grommet 10/20/40; free 90
@@ -157,7 +157,7 @@ export const longhaulRoutes: RouteSheet = {
     knee > pedal-top | along the dash frame | 0.16 | |
     knee > cab | behind the lower dash panel | 0.39 | pinch the lower dash panel |
     column > cab | behind the column | 0.32 | barred the airbag's yellow sheath lies here |
-    bulkhead > lower | down behind the engine | 0.77 | hot 240 50 exhaust; wet |
+    bulkhead > lower | down behind the engine | 0.77 | hot 460 80 exhaust; wet |
     lower > frame | along the gearbox | 1.95 | wet; moving 20 gearbox |
     filter > frame | across under the cab | 1.56 | hot 600 60 particulate filter; wet |
     lower > filter | along the down pipe | 1.15 | hot 560 40 down pipe |

@@ -104,7 +104,7 @@ export const kittiwakeRoutes: RouteSheet = {
     neck-left > nose | through the yokes to the nose | 0.33 | moving 90 fork and cables | steering front
     neck-left > well-1 | down behind the radiator | 0.22 | hot 110 30 radiator |
     well-1 > engine-left | down the left of the cylinders | 0.47 | hot 180 45 cylinders; wet |
-    engine-left > boss | behind the sump to the boss | 0.39 | hot 420 70 collector; wet |
+    engine-left > boss | behind the sump to the boss | 0.39 | hot 560 90 collector; wet |
     nose > bar | up to the bar | 0.24 | wet |
     bar > clamp-left | along the left bar | 0.18 | moving 10 clutch cable |
     engine-right > tail | along the swing arm pivot | 0.92 | moving 60 swing arm; wet |
@@ -191,7 +191,7 @@ export const calderRoutes: RouteSheet = {
     backbone > crank-lead | down the right down tube | 0.52 | wet; hot 170 45 crankcase |
     throttle-spot > crank-lead | through the vee | 0.35 | hot 230 20 cylinders; shakes |
     crank-lead > engine | along the crankcase | 0.14 | wet; shakes |
-    backbone > boss | behind the right side cover | 0.56 | hot 320 60 rear pipe |
+    backbone > boss | behind the right side cover | 0.56 | hot 560 90 rear pipe |
     crank-lead > boss | along the rear pipe | 0.33 | hot 520 25 rear pipe |
     tank > head | left of the steering head | 0.43 | | steering left
     tank > nose | through the neck into the fairing | 0.64 | | steering front; free 90

@@ -58,14 +58,14 @@ export const skuaRoutes: RouteSheet = {
     seat-box > firewall | along the factory loom to the firewall | 0.40 | | free 260
     firewall > body | through the engine cover's grommet | 0.25 | hot 160 60 engine cover | grommet 5/10/20; free 200
     body > throttle | along the intake | 0.03 | shakes |
-    body > engine | down beside the engine | 0.28 | hot 260 45 exhaust manifold; wet; shakes |
+    body > engine | down beside the engine | 0.28 | hot 600 75 exhaust manifold; wet; shakes |
     firewall > engine | below the firewall, along the tunnel | 0.40 | wet; moving 30 belt cooling duct |
-    body > boss | down in front of the gearbox | 0.32 | hot 420 70 exhaust |
+    body > boss | down in front of the gearbox | 0.32 | hot 560 90 exhaust |
     engine > boss | along the exhaust | 0.23 | hot 680 20 exhaust |
     boss > bed | under the bed | 0.48 | hot 340 60 silencer; wet |
     seat > tunnel | down into the tunnel | 0.42 | wet; sharp tunnel plate |
     tunnel > engine | along the tunnel | 0.79 | wet; shakes; hot 200 40 engine |
-    tunnel > boss | along the tunnel to the front pipe | 0.67 | wet; hot 320 60 front pipe |
+    tunnel > boss | along the tunnel to the front pipe | 0.67 | wet; hot 580 90 front pipe |
     tunnel > hood | along the tunnel, forwards | 1.06 | wet; moving 25 steering shaft |
     seat > dash | up the middle console | 0.90 | | free 150
     seat > dash | up the right door pillar | 0.88 | pinch the door |
@@ -127,15 +127,15 @@ export const t9Routes: RouteSheet = {
     bracket-plug > bracket | behind the bracket | 0.05 | shakes |
     bracket-plug > rail-front | along the rail cover | 0.30 | hot 130 30 rail cover; shakes |
     rail-front > manifold | along the intake | 0.25 | hot 110 25 intake; shakes |
-    rail-front > head | under the head cover's edge | 0.25 | hot 150 15 head; shakes |
-    manifold > head | along the head | 0.26 | hot 150 15 head; shakes |
+    rail-front > head | under the head cover's edge | 0.25 | hot 130 15 head; shakes |
+    manifold > head | along the head | 0.26 | hot 130 15 head; shakes |
     head > turbo | past the turbo | 0.66 | hot 640 25 turbo |
     bracket > lower | down the front of the engine | 0.98 | moving 60 fan belt; wet |
     deck-box > fan | along the radiator | 1.68 | barred the rotary screen turns here |
     deck-box > chassis | down the deck post | 1.76 | wet; sharp deck plate |
     chassis > cab | along the frame to the cab | 3.20 | wet; moving 80 feeder house |
     chassis > battery | along the frame | 3.06 | wet |
-    lower > chassis | along the frame under the engine | 2.12 | wet; hot 180 40 exhaust |
+    lower > chassis | along the frame under the engine | 2.12 | wet; hot 450 80 exhaust |
     battery > cab | up the ladder side | 2.49 | wet |
     bracket > fan | along the belt drive | 1.50 | barred belts and pulleys run open here |`,
   places: `

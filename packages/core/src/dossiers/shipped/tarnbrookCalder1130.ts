@@ -53,7 +53,7 @@ export function tarnbrookCalder1130(): Machine {
       access: calderAccess,
       routes: calderRoutes,
       zones: `
-        vee | Between the cylinders, under the tank | hot vibration
+        vee | Between the cylinders, under the tank | hot vibration air 70
         lower-left | Behind the left fairing lower | wet
         lower-right | Behind the right fairing lower | wet
         tank | Backbone, under the tank | dry
@@ -61,7 +61,7 @@ export function tarnbrookCalder1130(): Machine {
         head | Steering head | wet vibration
         seat | Under the seat | dry
         tail | Tail | wet
-        engine | Lower engine, by the oil filter | hot wet vibration`,
+        engine | Lower engine, by the oil filter | hot wet vibration air 70`,
       nets: `
         bat | Battery 12 V | supply-always supply | rd 6
         bat-m | Battery 12 V, main fuse 40 A | supply-always supply | rd/bk 3
@@ -106,13 +106,13 @@ export function tarnbrookCalder1130(): Machine {
         pump-feed | Fuel pump 12 V | supply-switched fuel-pump | ye/gn 0.75
         level | Fuel level | analogue-0-5 level | ye/wh 0.35
         oil | Oil pressure switch | switch oil-pressure | gn/vi 0.35
-        low-beam | Dipped beam | supply-switched lamp | ye 0.75 | electronic
-        high-beam | Main beam | supply-switched lamp | wh 0.75 | electronic
+        low-beam | Dipped beam | supply-switched beam | ye 0.75 | electronic
+        high-beam | Main beam | supply-switched beam | wh 0.75 | electronic
         tail | Tail lamp, key on | supply-switched lamp | bu 0.5 | electronic
         brake | Brake lamp | supply-switched brake-lamp | rd/ye 0.5 | electronic
         plate | Plate and bag lamps, key on | supply-switched lamp | bu/wh 0.5 | spare 1.5
-        turn-l | Left indicators | supply-switched lamp | vi 0.5 | electronic
-        turn-r | Right indicators | supply-switched lamp | br 0.5 | electronic
+        turn-l | Left indicators | supply-switched indicator | vi 0.5 | electronic
+        turn-r | Right indicators | supply-switched indicator | br 0.5 | electronic
         horn | Horn | supply-switched horn | ye/bk 0.75
         start-drive | Starter relay coil | low-side-drive start | bk/ye 0.5
         mod-l | Left switch line | data-line button | or/wh 0.35

@@ -58,16 +58,16 @@ export function tarnbrookSaddler880(): Machine {
       zones: `
         throttle | Throttle bodies, under the airbox | vibration
         airbox | Airbox, under the tank | dry
-        shroud-left | Behind the left radiator shroud | hot wet
+        shroud-left | Behind the left radiator shroud | hot wet air 70
         shroud-right | Behind the right radiator shroud | wet
-        head | Cylinder head | hot vibration
+        head | Cylinder head | hot vibration air 70
         engine-left | Left engine side, by the sprocket | wet vibration
         engine-right | Right engine side, by the clutch cover | wet vibration
         nose | Behind the instrument tower | wet
         bar | Handlebar and steering head | wet vibration
         seat | Under the seat | dry
         tail | Tail and rack | wet
-        sump | Behind the sump guard | hot wet vibration`,
+        sump | Behind the sump guard | hot wet vibration air 70`,
       nets: `
         bat | Battery 12 V | supply-always supply | rd 4
         bat-m | Battery 12 V, main fuse 30 A | supply-always supply | rd/wh 2
@@ -129,11 +129,11 @@ export function tarnbrookSaddler880(): Machine {
         wheel-r-n | Rear wheel speed return | sensor-ground vehicle-speed | br/ye 0.35
         level | Fuel level | analogue-0-5 level | ye/bu 0.35
         oil | Oil pressure switch | switch oil-pressure | br/vi 0.35
-        low-beam | Dipped beam | supply-switched lamp | wh 0.85 | spare 0.5
-        high-beam | Main beam | supply-switched lamp | bu/or 0.85 | spare 0.5
+        low-beam | Dipped beam | supply-switched beam | wh 0.85 | spare 0.5
+        high-beam | Main beam | supply-switched beam | bu/or 0.85 | spare 0.5
         tail | Tail and plate lamps, key on | supply-switched lamp | gy/gn 0.5 | spare 1.5
-        turn-l | Left indicators | supply-switched lamp | lg/bk 0.5
-        turn-r | Right indicators | supply-switched lamp | lg/wh 0.5
+        turn-l | Left indicators | supply-switched indicator | lg/bk 0.5
+        turn-r | Right indicators | supply-switched indicator | lg/wh 0.5
         horn | Horn | supply-switched horn | pk 0.5
         grips | Heated grips | low-side-drive heater | or/bu 0.85
         gen-a | Generator phase A | frequency charge | wh/pk 2

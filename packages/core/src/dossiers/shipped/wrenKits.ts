@@ -8,11 +8,10 @@ const sockets: Kit['sockets'] = [
 const plugs = `
   plug switch | S | Map switch plug | 0.10 1.45 | socket-switch for switch | socket-switch socket-radio | gn | Green ring to green ring; the radio socket takes the same plug and answers nothing.
   plug radio | A | Radio link plug | 0.05 0.25 | socket-radio | socket-switch socket-radio | bu | Blue ring to blue ring.
-  port pressure | H | Pressure port | 0.00 0.02 | cap`
+  vent pressure | H | Pressure port | 0.00 0.02 | The controller reads the weather through it: capped or full of water it fuels for another height.`
 const parts: [string, string, number, ('stop' | 'note')?][] = [
   ['switch', 'Map switch', 1],
   ['radio', 'Radio link', 1],
-  ['port-cap', 'Pressure port cap', 1, 'stop'],
   ['seal', 'Plug seal', 1, 'stop'],
   ['bag', 'Bag for the ECU that comes out', 1],
 ]

@@ -1,6 +1,6 @@
-import type { KitEnd } from '../../dossiers/index.ts'
+import { inSentence, type KitEnd } from '../../dossiers/index.ts'
 import type { Connection } from '../model.ts'
-import { plannedWords, type CheckScene } from '../scene.ts'
+import { belongsWords, plannedWords, type CheckScene } from '../scene.ts'
 
 /** Ends left open, spare ends, ports and their closures. @returns true when there is nothing more to check on this end */
 export function closureFindings(scene: CheckScene, end: KitEnd, made: readonly Connection[]): boolean {
@@ -24,6 +24,22 @@ export function closureFindings(scene: CheckScene, end: KitEnd, made: readonly C
           ? 'Take it out and put the terminator in; without it the bus reflects and drops out.'
           : 'Take the terminator out and put the cap on; one terminator too many pulls the bus down.',
       )
+    return true
+  }
+  if (end.type === 'vent') {
+    if (closure)
+      say(
+        'vent-closed',
+        at,
+        `${end.name} is closed, and has to stay open: ${end.why}`,
+        'Take it off and keep it clear.',
+      )
+    else if (!made.some(({ to }) => 'open' in to))
+      say('vent-open', at, `Nobody wrote down that ${inSentence(end.name)} is open and clear.`, end.why)
+    return true
+  }
+  if (made.some(({ to }) => 'open' in to)) {
+    say('end-open', at, `${end.name} was left open.`, belongsWords(scene, end))
     return true
   }
   const wanted = scene.plan.get(end.id)?.target ?? null

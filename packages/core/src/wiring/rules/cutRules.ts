@@ -22,6 +22,13 @@ export function cutFindings(scene: CheckScene, end: FlyingLead, made: readonly C
     )
     return
   }
+  if ('cavity' in here.to && here.to.half !== undefined && here.to.half !== cut.half)
+    say(
+      'cut-swapped',
+      at,
+      `${end.name} is on the half ${here.to.half === 'ecu' ? 'to the control unit' : 'from the device'}; it takes the other one: the signal runs through the module backwards.`,
+      `Change it over with ${partner?.name ?? cut.partner}.`,
+    )
   const netOf = (to: Connection['to']) => ('cavity' in to ? wireAt(machine, to.connector, to.cavity)?.net : undefined)
   if (netOf(here.to) !== netOf(there.to) && cut.half === 'device')
     say(

@@ -171,11 +171,11 @@ function Passed({ hazards }: { hazards: readonly MetHazard[] }) {
   return (
     <MarginCard tone="lamp" title="On its way">
       <ul className="flex flex-col gap-2">
-        {hazards.map(({ passage, name, hazard }, i) => (
+        {hazards.map(({ passage, name, hazard, airC }, i) => (
           <li key={`${passage}-${i}`} className="flex gap-2">
             <HazardChip hazard={hazard} />
             <span>
-              <span className="font-semibold">{name}</span>: {hazardWords(hazard)}. {hazardRemedy(hazard)}
+              <span className="font-semibold">{name}</span>: {hazardWords(hazard)}. {hazardRemedy(hazard, airC)}
             </span>
           </li>
         ))}

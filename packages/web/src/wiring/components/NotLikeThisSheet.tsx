@@ -96,6 +96,7 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
         {end.type !== 'inline-pair' && (
           <div className="flex flex-wrap gap-2">
             <Button onClick={() => void connect({ closed: 'cap' })}>It is capped</Button>
+            {end.type === 'vent' && <Button onClick={() => void connect({ open: true })}>It is open and clear</Button>}
             {end.type === 'port' && (
               <Button onClick={() => void connect({ closed: 'terminator' })}>The terminator is in</Button>
             )}
