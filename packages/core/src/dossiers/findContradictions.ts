@@ -18,6 +18,8 @@ export function machineContradictions(machine: Machine): Problem[] {
   machine.connectors.forEach((connector, i) => {
     if (!zones.has(connector.zone))
       say('unknown-zone', `connectors.${i}.zone`, `"${connector.zone}" is no zone of this machine.`)
+    if (connector.mates !== undefined && !machine.connectors.some((other) => other.id === connector.mates))
+      say('unknown-connector', `connectors.${i}.mates`, `"${connector.mates}" is no connector of this machine.`)
     twice(connector.cavities.map((cavity) => String(cavity.number))).forEach(({ id, index }) =>
       say('duplicate-cavity', `connectors.${i}.cavities.${index}`, `Cavity ${id} stands twice on "${connector.id}".`),
     )

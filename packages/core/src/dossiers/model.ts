@@ -62,6 +62,8 @@ export interface Connector {
   lock: Lock
   /** A plug of a control unit: signals start or end here. */
   ecu?: boolean
+  /** The plug of another loom it is mated to: signals go on through it, cavity by cavity. */
+  mates?: ConnectorId
 }
 
 /** One electrical node. */

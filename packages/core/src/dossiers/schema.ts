@@ -35,6 +35,7 @@ const connector = z.strictObject({
   cavities,
   lock,
   ecu: z.boolean().optional(),
+  mates: id.optional(),
 } satisfies ShapeOf<Connector>)
 const meterReading = z
   .strictObject({

@@ -78,13 +78,36 @@ export function traceSignal(machine: Machine, kit: Kit, connections: readonly Co
       if ('connector' in place) hops.push(...pairHops(kit, connections, place.connector, place.cavity))
       const connector = 'connector' in place ? index.connectors.get(place.connector) : undefined
       const opened = hops.some((hop) => hop.kind === 'open')
-      if (connector && !opened) hops.push({ kind: 'device', says: connector.device, connector: connector.id })
+      if (connector?.mates && 'connector' in place && !opened)
+        hops.push(...onThrough(machine, kit, connections, connector.mates, place.cavity))
+      else if (connector && !opened) hops.push({ kind: 'device', says: connector.device, connector: connector.id })
       return { hops, whole: !opened }
     })
   const kinds = new Set(ways.flatMap((way) => way.hops.map((hop) => hop.kind)))
   const changes = kinds.has('changed') || kinds.has('cut')
   const reads = kinds.has('tapped') || kinds.has('joined')
   return { net: netId, name: net.name, ways, module: changes ? 'changes it' : reads ? 'reads it' : 'nothing' }
+}
+
+/** From a plug that is mated to another loom: that loom's wire, and what is at its far end. */
+function onThrough(
+  machine: Machine,
+  kit: Kit,
+  connections: readonly Connection[],
+  mate: ConnectorId,
+  cavity: number,
+): Hop[] {
+  const index = machineIndex(machine)
+  const wire = wireAt(machine, mate, cavity)
+  if (!wire) return [{ kind: 'open', says: `no wire in cavity ${cavity} of the loom behind it`, connector: mate, cavity }]
+  const far = [wire.from, wire.to].find((place) => !('connector' in place) || place.connector !== mate)
+  const hops: Hop[] = [...placeHops(machine, { connector: mate, cavity }, false), wireHop(wire)]
+  if (!far) return hops
+  hops.push(...placeHops(machine, far, false))
+  if (!('connector' in far)) return hops
+  hops.push(...pairHops(kit, connections, far.connector, far.cavity))
+  const connector = index.connectors.get(far.connector)
+  return connector ? [...hops, { kind: 'device', says: connector.device, connector: connector.id }] : hops
 }
 
 function wireHop(wire: Wire): Hop {

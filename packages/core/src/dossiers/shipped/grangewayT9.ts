@@ -78,6 +78,8 @@ export function grangewayT9(): Machine {
         *a ref5 | 5 V reference | reference-5v supply | or 0.75 | spare 0.02
         ${eachOf(cylinders, (n, i) => `*a inj-${n}p | Injector ${n} drive | injector-drive injector c${n} | ${drives[i]} 1.5 | high voltage`)}
         ${eachOf(cylinders, (n, i) => `*a inj-${n}n | Injector ${n} return | injector-drive injector c${n} lower | ${returns[i]} 1.5 | high voltage`)}
+        ${eachOf(cylinders, (n, i) => `inner-${n}p | Injector ${n} drive, bracket loom | injector-drive injector c${n} | ${drives[i]} 1.5 | high voltage`)}
+        ${eachOf(cylinders, (n, i) => `inner-${n}n | Injector ${n} return, bracket loom | injector-drive injector c${n} lower | ${returns[i]} 1.5 | high voltage`)}
         *a rail-p | Rail pressure | analogue-0-5 rail-pressure | gn/wh 0.75 | reads V 0.45..0.60 key on, reads V 1.0..1.3 idling
         *a pump-v | Pump valve drive | low-side-drive fuel-valve | gn/bk 1
         *a fuel-p | Fuel filter pressure | analogue-0-5 fuel-pressure | gn/ye 0.75
@@ -112,8 +114,9 @@ export function grangewayT9(): Machine {
         rotor | Rotor speed | frequency position | vi/gn 0.75
         ground-s | Ground speed | frequency vehicle-speed | vi/rd 0.75`,
       plugs: `
-        injection | Injection plug | injection loom through the bracket | bracket | front of the head, twelve pins, ring to turn | sealed black round flat | bayonet | [2 rows] ${cylinders.map((n) => `inj-${n}p inj-${n}n`).join(' ')}
-        injection-inner | Inner injection plug | injectors under the cover | head | under the head cover, behind the bracket | sealed grey round flat | bayonet | [2 rows] ${cylinders.map((n) => `inj-${n}p inj-${n}n`).join(' ')}
+        injection | Injection plug | injection loom through the bracket | bracket | front of the head, twelve pins, ring to turn | sealed black round flat | bayonet | [2 rows] ${cylinders.map((n) => `inj-${n}p inj-${n}n`).join(' ')} > bracket-socket
+        bracket-socket | Bracket socket of the injection plug | ECU loom | bracket | front of the head, the half that stays on the bracket | sealed black round flat male | bayonet | [2 rows] ${cylinders.map((n) => `inner-${n}p inner-${n}n`).join(' ')}
+        injection-inner | Inner injection plug | injectors under the cover | head | under the head cover, behind the bracket | sealed grey round flat | bayonet | [2 rows] ${cylinders.map((n) => `inner-${n}p inner-${n}n`).join(' ')}
         rail | Rail pressure plug | rail pressure sensor | head | front end of the rail, beside the injection plug | sealed black rectangle flat | slide then press grey | sgnd rail-p ref5
         fuel-p | Fuel filter pressure plug | fuel filter pressure sensor | bracket | filter head, front | sealed black rectangle flat | slide then press red | sgnd fuel-p ref5
         pump-valve | Pump valve plug | pump valve | bracket | on the pump | sealed brown oval two-ribs | thumb tab | sens-feed pump-v

@@ -199,9 +199,10 @@ function readLock(text: string, line: string): Lock {
   }
 }
 
-/** `[2 rows] ref5 tps@gy/vi sgnd - .`; `-` is blank, `.` empty; `ecu a 60 in 3` fills with the circuits that run there. */
+/** `[2 rows] ref5 tps@gy/vi sgnd - .`; `-` is blank, `.` empty; `ecu a 60 in 3` fills with the circuits that run there; `> plug` is mated to another loom. */
 function readPlug(line: string, nets: readonly SheetNet[], at: (net: string, place: Place) => void): Connector {
-  const [id, name, device, zone, place, shellText, lock, cells] = fields(line, 8)
+  const [id, name, device, zone, place, shellText, lock, whole] = fields(line, 8)
+  const [cells, mates] = whole.split(' > ')
   const control = /^ecu ([a-z]) (\d+) in (\d+)$/.exec(cells)
   const layout = /^\[(?:(\d+) )?(rows|staggered|round)\]\s*/.exec(cells)
   const starred = control
@@ -239,7 +240,7 @@ function readPlug(line: string, nets: readonly SheetNet[], at: (net: string, pla
     cavities,
     lock: readLock(lock, line),
   }
-  return control ? { ...connector, ecu: true } : connector
+  return { ...connector, ...(control ? { ecu: true } : {}), ...(mates ? { mates } : {}) }
 }
 
 /** A direct wire between two places, a splice for more. */

@@ -116,7 +116,7 @@ export const t9Routes: RouteSheet = {
   spots: `
     wall | Deck box wall | 5.62 1.24 2.60 | place:deck-wall stud:deck-ground
     lifting-eye | Front lifting eye | 6.04 0.44 2.44 | place:bracket-plate
-    bracket-plug | Injection plug at the bracket | 6.14 0.38 2.42 | plug:injection
+    bracket-plug | Injection plug at the bracket | 6.14 0.38 2.42 | plug:injection plug:bracket-socket
     rail-front | Front end of the rail | 6.36 0.30 2.56 | plug:rail
     manifold | Intake manifold | 6.46 0.10 2.62 | plug:boost`,
   passages: `

@@ -187,6 +187,7 @@ export function thistleD3Field(): Kit {
     system: 'inline diesel module at the injection plug, three levels',
     source: "Laid out and measured on the yard's bench, 2026-02.",
     fits: ['grangeway-t9'],
+    places: [{ machine: 'grangeway-t9', place: 'deck-wall' }],
     module: {
       name: 'D3 module',
       supplyA: 0.2,
@@ -202,6 +203,7 @@ export function thistleD3Field(): Kit {
       pair rail | R | Rail pair | 1.10 0.80 | sealed black rectangle flat | pass sensor-ground:ground br 0.75; tap analogue-0-5:rail-pressure gn/wh 0.75; pass reference-5v:supply or 0.75
       pair boost | B | Boost pair | 1.10 0.75 | sealed black rectangle notch | pass sensor-ground:ground br 0.75; cut analogue-0-5:boost-pressure wh/bk 0.75; pass reference-5v:supply or 0.75
       ring ground | G | Ground ring | 0.20 0.60 | bk 1.5 | power-ground ground | 8.4 | sheet grangeway-t9=deck-ground
+      lead feed | F | Feed lead | 0.20 0.70 | rd 0.75 | supply-switched supply | draws 0.2, sheet grangeway-t9=ye/wh
       port selector | S | Selector port | 0.05 0.10 | cap`,
     naming: [
       {
@@ -215,12 +217,14 @@ export function thistleD3Field(): Kit {
       ['seal', 'Ring seal for the injection plug', 2, 'stop'],
       ['port-cap', 'Port cap', 1, 'stop'],
       ['grease', 'Contact grease', 1],
+      ['sleeve', 'Crimp with sealed sleeve', 2],
     ],
     settings: [level(['stock', '1', '2', '3'])],
     lay: 'Lay the trunk along the deck box wall to the bracket, away from turbo and belts, plugged into nothing.',
     mount: 'Set the module in the right deck box, lamp to the lid.',
     lamp: 'The lamp shows the level in blinks with the key on: one short is stock.',
-    authority: 'At a fast idle compare rail pressure in module and monitor: they must agree on stock.',
+    authority:
+      'At idle the module’s own rail figure and the monitor’s agree within 2 MPa and move together when the engine is revved; a dead or fixed figure in the module is a bypass. What a level does shows only under load: fuel quantity in the monitor, threshing the same crop, stock against the level.',
     cautions: [
       heat,
       lawful,
