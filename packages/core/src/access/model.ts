@@ -20,6 +20,10 @@ export interface AccessOptions {
   ways?: ReadonlyMap<string, string>
   /** Order of removal a person has laid down; covers it does not name follow as planned. */
   order?: readonly CoverId[]
+  /** Targets beside the batteries that are needed before the battery is off, by `kind:id`. */
+  early?: ReadonlySet<string>
+  /** Covers that come off whatever is behind them, before the battery. */
+  covers?: readonly CoverId[]
   /** Ends the search with the best found so far. */
   enough?: () => boolean
   /** Widest layer of the search for the order. */

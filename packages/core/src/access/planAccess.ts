@@ -1,4 +1,4 @@
-import { inSentence, type Cover, type CoverId, type Machine } from '../dossiers/index.ts'
+import { inSentence, type AccessWay, type Cover, type CoverId, type Machine } from '../dossiers/index.ts'
 import { failure, success, type Outcome, type Problem } from '../shared/index.ts'
 import { scheduleTasks, simulateMinutes, type MinutesSpread, type Task } from '../scheduling/index.ts'
 import {
@@ -18,6 +18,8 @@ import { minimumRemoval, type RemovalChoice } from './minimumRemoval.ts'
 import type { AccessOptions, AccessPlan, AccessTarget, Closing, OrderBreak, PlannedTarget, Removal } from './model.ts'
 import { fewestChanges, orderCovers, type CoverOrder } from './orderCovers.ts'
 import { standingPoint, walkCm } from './walk.ts'
+
+const noMinutes = { best: 0, likely: 0, worst: 0 }
 
 /**
  * What must come off to reach all targets, in which order, and back on. Least minutes off and on again first (helpers
@@ -40,11 +42,22 @@ export function planAccess(
     const chosen = all.filter((way) => way.id === fixed)
     return chosen.length > 0 ? chosen : all
   })
-  const problem = removalProblem(compiled, ways)
+  const wanted = (options.covers ?? []).filter((id) => compiled.place.has(id))
+  // Covers wanted for themselves are the one way to themselves.
+  const forced = wanted.map((id) => [
+    { id: `cover-${id}`, to: { zone: id }, from: 'front', needs: [id], minutes: noMinutes } satisfies AccessWay,
+  ])
+  const problem = removalProblem(compiled, [...ways, ...forced])
   const least = minimumRemoval(problem, { enough: options.enough })
   const candidates = least.choices.map((choice) => ({
     choice,
-    order: removalOrder(machine, compiled, choice, batteryCovers(machine, compiled, choice, ways, reached), options),
+    order: removalOrder(
+      machine,
+      compiled,
+      choice,
+      earlyCovers(machine, compiled, choice, ways, reached, options),
+      options,
+    ),
   }))
   const [first, ...others] = candidates
   const best = others.reduce((a, b) => (betterOrder(b.order, a.order) ? b : a), first)
@@ -59,7 +72,7 @@ export function planAccess(
       ...otherwise(machine, compiled, target, choice, way.id),
     }
   })
-  const battery = batteryCovers(machine, compiled, choice, ways, reached)
+  const battery = earlyCovers(machine, compiled, choice, ways, reached, options)
   const byHand = handOrder(
     compiled,
     order.order.map((i) => compiled.covers[choice.covers[i]]),
@@ -136,17 +149,20 @@ function betterOrder(a: CoverOrder, b: CoverOrder): boolean {
   return a.toolChanges < b.toolChanges || (a.toolChanges === b.toolChanges && a.walkCm < b.walkCm)
 }
 
-/** Covers that the way to a battery takes off. */
-function batteryCovers(
+/** Covers that come off before the battery: on the way to it, and to what else is needed while there is power. */
+function earlyCovers(
   machine: Machine,
   compiled: CompiledAccess,
   choice: RemovalChoice,
   ways: readonly (readonly { id: string; needs: CoverId[] }[])[],
   targets: readonly AccessTarget[],
+  { early, covers = [] }: AccessOptions,
 ): Set<number> {
   const all = new Set<number>()
+  for (const id of covers) for (const i of compiled.closed[compiled.place.get(id) ?? -1] ?? []) all.add(i)
   targets.forEach((target, t) => {
-    if (target.kind !== 'stud' || !machine.batteries?.includes(target.id)) return
+    const battery = target.kind === 'stud' && machine.batteries?.includes(target.id)
+    if (!battery && !early?.has(targetKey(target))) return
     const way = ways[t][choice.ways[t]]
     for (const id of way.needs) for (const i of compiled.closed[compiled.place.get(id) ?? -1] ?? []) all.add(i)
   })

@@ -78,6 +78,10 @@ export interface Cover {
   run?: boolean
   /** Waits until the machine is cold. */
   hot?: boolean
+  /** A fuel line is opened for it. */
+  opensFuel?: boolean
+  /** What is put into openings while it is off, and comes out before it goes back. */
+  stuffed?: string
   how?: string
   caution?: string
 }
@@ -158,4 +162,6 @@ export interface Body {
 export interface Wait {
   minutes: number
   why: string
+  /** Hot parts cool meanwhile: covers that are hot come off after it. */
+  cools?: boolean
 }

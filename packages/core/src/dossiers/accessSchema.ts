@@ -66,6 +66,8 @@ export const cover = z.strictObject({
   helper: z.boolean().optional(),
   run: z.boolean().optional(),
   hot: z.boolean().optional(),
+  opensFuel: z.boolean().optional(),
+  stuffed: words.optional(),
   how: words.optional(),
   caution: words.optional(),
 } satisfies ShapeOf<Cover>)
@@ -79,14 +81,13 @@ export const place = z.strictObject({
   ...placeFigures,
 } satisfies ShapeOf<MountPlace>)
 
+const thing = [z.strictObject({ connector: id }), z.strictObject({ stud: id }), z.strictObject({ place: id })] as const
+/** What a hand gets at. */
+export const reachTarget = z.union(thing)
+
 export const way = z.strictObject({
   id,
-  to: z.union([
-    z.strictObject({ zone: id }),
-    z.strictObject({ connector: id }),
-    z.strictObject({ stud: id }),
-    z.strictObject({ place: id }),
-  ]),
+  to: z.union([z.strictObject({ zone: id }), ...thing]),
   from: z.enum(wayFroms),
   needs: z.array(id).max(80),
   minutes,
@@ -107,4 +108,5 @@ export const body = z.strictObject({
 export const wait = z.strictObject({
   minutes: z.number().positive().max(6000),
   why: words,
+  cools: z.boolean().optional(),
 } satisfies ShapeOf<Wait>)

@@ -46,7 +46,7 @@ export function blankMachine(id: string, maker: string, model: string): Machine 
         power: 'off',
         caution: 'Battery short and hydrogen: no rings, no sparks.',
       },
-      { id: 'battery-on', station: 'wake', text: 'Every plug home: battery negative back on.', power: 'on' },
+      { id: 'battery-on', station: 'set-up', text: 'Every plug home: battery negative back on.', power: 'on' },
     ],
     filters: {
       coldBelowC: 70,

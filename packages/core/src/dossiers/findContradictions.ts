@@ -1,8 +1,9 @@
 import type { Problem } from '../shared/index.ts'
 import { accessContradictions } from './accessContradictions.ts'
 import type { Kit } from './kitModel.ts'
+import { orderSteps } from './orderSteps.ts'
 import { routeContradictions } from './routeContradictions.ts'
-import { variantLists, type Machine, type WirePlace } from './model.ts'
+import { variantLists, type Machine, type Step, type WirePlace } from './model.ts'
 
 /** What a machine document says twice or about things it does not have; paths as in the document. */
 export function machineContradictions(machine: Machine): Problem[] {
@@ -78,7 +79,20 @@ export function machineContradictions(machine: Machine): Problem[] {
       taken.set(key, wire.id)
     }
   })
-  problems.push(...accessContradictions(machine), ...routeContradictions(machine))
+  problems.push(...accessContradictions(machine), ...routeContradictions(machine), ...orderProblems(machine.steps))
+  machine.steps.forEach((step, i) => {
+    const covers = new Set((machine.covers ?? []).map((cover) => cover.id))
+    for (const id of step.needs?.covers ?? [])
+      if (!covers.has(id)) say('unknown-cover', `steps.${i}.needs.covers`, `"${id}" is no cover of this machine.`)
+    for (const target of step.needs?.reach ?? []) {
+      const known =
+        ('stud' in target && studs.has(target.stud)) ||
+        ('connector' in target && machine.connectors.some((connector) => connector.id === target.connector)) ||
+        ('place' in target && machine.places?.some((place) => place.id === target.place))
+      if (!known)
+        say('unknown-reference', `steps.${i}.needs.reach`, `"${Object.values(target)[0]}" is nothing of this machine.`)
+    }
+  })
   if (machine.target) {
     const { rpm, load, afr } = machine.target
     if (afr.length !== rpm.length || afr.some((row) => row.length !== load.length))
@@ -87,9 +101,20 @@ export function machineContradictions(machine: Machine): Problem[] {
   return problems
 }
 
+function orderProblems(steps: readonly Step[]): Problem[] {
+  const ordered = orderSteps(steps)
+  return ordered.ok ? [] : [...ordered.problems]
+}
+
+/** What every machine does between: the battery comes off, and on again before the engine is woken. */
+const anyMachine: Step[] = [
+  { id: '~off', station: 'make-safe', text: 'Battery off', power: 'off' },
+  { id: '~on', station: 'set-up', text: 'Battery on', power: 'on' },
+]
+
 /** The same for a kit document. */
 export function kitContradictions(kit: Kit): Problem[] {
-  const problems: Problem[] = []
+  const problems: Problem[] = orderProblems([...anyMachine, ...kit.steps])
   for (const list of ['ends', 'parts', 'settings', 'steps'] as const)
     twice(kit[list].map((item) => item.id)).forEach(({ id, index }) =>
       problems.push({

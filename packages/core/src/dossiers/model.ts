@@ -1,5 +1,5 @@
 import type { Flavour } from '../shared/index.ts'
-import type { AccessWay, Body, Cover, Minutes, MountPlace, Wait } from './accessModel.ts'
+import type { AccessWay, Body, Cover, CoverId, Minutes, MountPlace, Wait, WayTarget } from './accessModel.ts'
 import type { ColourName } from './colours.ts'
 import type { Passage, PowerFigures, Spot, Steering } from './routeModel.ts'
 import type { MeterReading, SignalRole, SignalSort } from './signals.ts'
@@ -120,8 +120,9 @@ export const stations = [
   'open-up',
   'lay-loom',
   'hook-up',
-  'tie-down',
+  'set-up',
   'wake',
+  'tie-down',
   'close-up',
   'trim',
   'prove',
@@ -131,6 +132,22 @@ export type Station = (typeof stations)[number]
 
 export const stepMarks = ['route', 'mount', 'ties'] as const
 
+/** What must be so before a step. */
+export interface StepNeeds {
+  /** The battery is on, or off. */
+  power?: 'on' | 'off'
+  /** The engine has not run since the loom was touched. */
+  unstarted?: boolean
+  /** Covers that are off. */
+  covers?: CoverId[]
+  /** What a hand must get at: everything in front of it is off. */
+  reach?: Exclude<WayTarget, { zone: string }>[]
+}
+
+/** What a reading outside its range is: something to know, to mend, a stop, or one that nobody may lift. */
+export const readingFaults = ['note', 'fix', 'stop', 'never'] as const
+export type ReadingFault = (typeof readingFaults)[number]
+
 /** One thing to do at a station. */
 export interface Step {
   id: string
@@ -139,10 +156,19 @@ export interface Step {
   why?: string
   /** Stands beside the step and cannot be folded away. */
   caution?: string
+  needs?: StepNeeds
   /** The battery is off, or on again, once this is done. */
   power?: 'off' | 'on'
-  /** What this step asks to be written down, with its unit. */
-  reading?: { quantity: string; unit: string; low?: number; high?: number }
+  /** The engine runs in it; or it is shut off and stays so until it is woken. */
+  engine?: 'runs' | 'off'
+  /** Fuel pressure is let down: nothing runs the engine after it until the lines are closed again at set-up. */
+  fuel?: 'down'
+  /** Only where the plan opens a fuel line. */
+  when?: 'fuel line opened'
+  /** What this step asks to be measured, with its unit; out of range it is a finding (`fix` unless said). */
+  reading?: { quantity: string; unit: string; low?: number; high?: number; off?: ReadingFault }
+  /** What this step asks to be written down, in words; `told` is what the owner was told and who heard it, `question` one of take-in's. */
+  asks?: { words: string; told?: boolean; question?: string }
   minutes?: Minutes
   /** Once it is done, what waits on it may go on only after this time. */
   wait?: Wait

@@ -1,8 +1,15 @@
 import { z } from 'zod'
 import type { ShapeOf } from '../shared/index.ts'
-import { minutes, wait } from './accessSchema.ts'
-import { stations, stepMarks, type Step } from './model.ts'
+import { minutes, reachTarget, wait } from './accessSchema.ts'
+import { readingFaults, stations, stepMarks, type Step, type StepNeeds } from './model.ts'
 import { id, words } from './partSchemas.ts'
+
+const needs = z.strictObject({
+  power: z.enum(['on', 'off']).optional(),
+  unstarted: z.boolean().optional(),
+  covers: z.array(id).max(40).optional(),
+  reach: z.array(reachTarget).max(40).optional(),
+} satisfies ShapeOf<StepNeeds>)
 
 export const step = z.strictObject({
   id,
@@ -10,10 +17,21 @@ export const step = z.strictObject({
   text: words,
   why: words.optional(),
   caution: words.optional(),
+  needs: needs.optional(),
   power: z.enum(['off', 'on']).optional(),
+  engine: z.enum(['runs', 'off']).optional(),
+  fuel: z.literal('down').optional(),
+  when: z.literal('fuel line opened').optional(),
   reading: z
-    .strictObject({ quantity: words, unit: words, low: z.number().optional(), high: z.number().optional() })
+    .strictObject({
+      quantity: words,
+      unit: words,
+      low: z.number().optional(),
+      high: z.number().optional(),
+      off: z.enum(readingFaults).optional(),
+    })
     .optional(),
+  asks: z.strictObject({ words, told: z.boolean().optional(), question: id.optional() }).optional(),
   minutes: minutes.optional(),
   wait: wait.optional(),
   after: z.array(id).max(40).optional(),

@@ -60,7 +60,11 @@ function milliamps(amps: readonly number[]): number {
 }
 
 /** As warm as the air gets where an end is joined by the plan, °C: one figure for its fuse, its drop and its sleeve. */
-export function airAtEnd(machine: Machine, matches: readonly Match[], kitEnd: string): number {
+export function airAtEnd(
+  machine: Machine,
+  matches: readonly Pick<Match, 'kitEnd' | 'target'>[],
+  kitEnd: string,
+): number {
   const { zones, connectors, studs } = machineIndex(machine)
   const target = matches.find((match) => match.kitEnd === kitEnd)?.target
   const zone =

@@ -16,7 +16,8 @@ import { timeReport } from './timeReport.ts'
 import { timersOf } from './timers.ts'
 import { trayBars, trayOf } from './tray.ts'
 import { variantQuestions } from './variantQuestions.ts'
-import { entryOfWork, stepsOf, workOf } from './workItems.ts'
+import { stepsOf } from './jobSteps.ts'
+import { entryOfWork, workOf } from './workItems.ts'
 import { findTarget } from '../access/index.ts'
 
 const stateOf = (dossiers: JobDossiers, ...bodies: EntryBody[]) =>
@@ -41,12 +42,12 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
 
   test('work from first to last tick leaves an empty tray and nothing waiting in a ring', () => {
     const entries: NewEntry[] = []
-    for (const station of ['make-safe', 'open-up', 'wake', 'close-up'] as const)
+    for (const station of ['make-safe', 'open-up', 'set-up', 'wake', 'close-up'] as const)
       for (const item of workOf(dossiers, replay(dossiers, entries), station)) entries.push(entryOf(entryOfWork(item)))
     const state = replay(dossiers, entries)
     expect(state.held).toEqual([])
     expect(trayOf(dossiers, state)).toEqual([])
-    for (const station of ['make-safe', 'open-up', 'wake', 'close-up'] as const)
+    for (const station of ['make-safe', 'open-up', 'set-up', 'wake', 'close-up'] as const)
       expect(workOf(dossiers, state, station).filter((item) => !item.done)).toEqual([])
     const day = jobDay(dossiers, fresh)
     expect(day.schedule.minutes).toBeGreaterThan(60)
@@ -82,12 +83,12 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
 describe('where covers stand among the work', () => {
   test('what hides the battery at make-safe, before it comes off; the others at open-up', () => {
     const safe = names(gorseJob, 'make-safe')
-    expect(safe.indexOf('off.seat')).toBe(safe.indexOf('step.battery-off') - 1)
+    expect(safe.indexOf('off.seat')).toBe(safe.indexOf('step.battery-rest') - 1)
     expect(names(gorseJob, 'open-up')).toEqual(['off.side-right', 'off.tank-cover'])
   })
 
   test('tank and airbox are back before the engine is woken, the rest at close-up', () => {
-    expect(names(kittiwake, 'wake').slice(0, 4)).toEqual(['on.airbox', 'on.airbox-lid', 'on.tank', 'step.battery-on'])
+    expect(names(kittiwake, 'set-up').slice(0, 4)).toEqual(['on.airbox', 'on.airbox-lid', 'on.tank', 'step.homes'])
     expect(names(kittiwake, 'close-up').slice(0, 4)).toEqual(['on.seat', 'on.pillion', 'on.side-right', 'on.side-left'])
   })
 
@@ -113,7 +114,7 @@ describe('where covers stand among the work', () => {
     const steps = stepsOf(gorseJob, 'make-safe').map((step) => step.id)
     expect(steps.indexOf('baseline')).toBeLessThan(steps.indexOf('cool'))
     expect(steps.indexOf('feeds')).toBeLessThan(steps.indexOf('battery-off'))
-    expect(steps.indexOf('pressure')).toBeLessThan(steps.indexOf('battery-off'))
+    expect(steps).not.toContain('pressure')
   })
 })
 

@@ -1,5 +1,5 @@
 import { findTarget, targetKey, waysTo, type AccessTarget } from '../access/index.ts'
-import type { Kit, Machine, MountPlace } from '../dossiers/index.ts'
+import type { Kit, Machine, MountPlace, Step } from '../dossiers/index.ts'
 import { placesFor } from '../routing/index.ts'
 import { asProposed } from './choices.ts'
 import type { JobDossiers, JobState, NewEntry } from './model.ts'
@@ -18,6 +18,11 @@ export function batterySchoolsFor(machine: Machine): BatterySchool[] {
 export function batterySchoolOf(machine: Machine, state?: Chosen): BatterySchool {
   const open = batterySchoolsFor(machine)
   return open.find((school) => school === state?.choices.battery?.value) ?? open[0]
+}
+
+/** Whether a step is there by the way the shop takes the battery off. */
+export function inSchool(machine: Machine, step: Step, state?: Chosen): boolean {
+  return !step.school || step.school.choice !== 'battery' || step.school.value === batterySchoolOf(machine, state)
 }
 
 /** How many work on the machine. */

@@ -1,4 +1,4 @@
-import { sameTarget, type ConnectionTarget, type PairSide } from '../wiring/index.ts'
+import { sameTarget, targetWords, type ConnectionTarget, type PairSide } from '../wiring/index.ts'
 import { differenceKey } from './choices.ts'
 import { currentTrim, type CellChange, type Done, type JobDossiers, type JobState, type NewEntry } from './model.ts'
 
@@ -13,7 +13,11 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
       state.notes.push({ entry: entry.id, by: entry.by, at: entry.at, text: entry.text, about: entry.about })
       return null
     case 'step-done': {
-      state.stepsDone[entry.step] ??= done
+      state.stepsDone[entry.step] ??= {
+        ...done,
+        ...(entry.wrote === undefined ? {} : { wrote: entry.wrote }),
+        ...(entry.without === undefined ? {} : { without: entry.without }),
+      }
       const step = [...dossiers.machine.steps, ...dossiers.kit.steps].find((item) => item.id === entry.step)
       if (step?.power) state.power = step.power
       return null
@@ -45,7 +49,7 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
       connect(state, entry, dossiers)
       return null
     case 'disconnected':
-      return disconnect(state, entry.kitEnd, entry.side)
+      return disconnect(state, entry, dossiers)
     case 'tugged': {
       const made = state.connections.filter((connection) => connection.kitEnd === entry.kitEnd)
       if (made.length === 0) return 'Nothing is connected there to tug.'
@@ -215,14 +219,44 @@ function connect(state: JobState, entry: Extract<NewEntry, { kind: 'connected' }
     if (!sameTarget(made.to, to)) state.disputes.push({ kitEnd, entries: [made.entry, entry.id] })
     return false
   })
-  state.connections.push({ entry: entry.id, kitEnd, to, method, tugged: false, by: entry.by, at: entry.at })
+  const joins = ['flying-lead', 'ring'].includes(kit.ends.find((end) => end.id === kitEnd)?.type ?? '')
+  state.connections.push({
+    entry: entry.id,
+    kitEnd,
+    to,
+    method,
+    tugged: false,
+    ...(entry.fuseA === undefined ? {} : { fuseA: entry.fuseA }),
+    ...(joins && !('closed' in to) && state.power === 'on' ? { live: true } : {}),
+    by: entry.by,
+    at: entry.at,
+  })
 }
 
-function disconnect(state: JobState, kitEnd: string, side: PairSide | undefined): string | null {
+/** Takes an end off. A wire that was pierced, bared or cut stays so: it is on the list until it is sealed. */
+function disconnect(
+  state: JobState,
+  entry: Extract<NewEntry, { kind: 'disconnected' }>,
+  { kit, machine }: JobDossiers,
+): string | null {
+  const { kitEnd, side } = entry
   const off = state.connections.filter(
     (made) => made.kitEnd === kitEnd && (side === undefined || overlap(sideOf(made.to), side)),
   )
   if (off.length === 0) return 'Nothing was connected there.'
+  const end = kit.ends.find((item) => item.id === kitEnd)
+  const wounds = end?.type === 'flying-lead' && !end.intoSpare
+  for (const { to, method } of off)
+    if (wounds && 'cavity' in to)
+      state.found.push({
+        entry: entry.id,
+        by: entry.by,
+        at: entry.at,
+        what: 'puncture',
+        own: true,
+        text: `${end.name} was joined to ${targetWords(machine, to)}${method ? ` by ${method}` : ''} and taken off again.`,
+        about: { connector: to.connector, cavity: to.cavity },
+      })
   state.connections = state.connections.filter((made) => !off.includes(made))
   state.disputes = state.disputes.filter((dispute) => dispute.kitEnd !== kitEnd)
   return null

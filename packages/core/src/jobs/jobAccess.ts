@@ -1,6 +1,13 @@
-import { findTarget, planAccess, type AccessPlan, type AccessTarget, type KnownMinutes } from '../access/index.ts'
-import { machineIndex } from '../dossiers/index.ts'
-import { alsoTargets, fixedWays, handOrderOf, mountPlaceOf, peopleOf } from './accessChoices.ts'
+import {
+  findTarget,
+  planAccess,
+  targetKey,
+  type AccessPlan,
+  type AccessTarget,
+  type KnownMinutes,
+} from '../access/index.ts'
+import { machineIndex, type CoverId, type WayTarget } from '../dossiers/index.ts'
+import { alsoTargets, fixedWays, handOrderOf, inSchool, mountPlaceOf, peopleOf } from './accessChoices.ts'
 import type { JobDossiers, JobState } from './model.ts'
 import { planOf } from './planOf.ts'
 import { farPlacesOf } from './routeChoices.ts'
@@ -34,7 +41,32 @@ export function jobTargets(dossiers: JobDossiers, state: Needed): AccessTarget[]
             : [],
     ),
   ]
-  return [...ids.flatMap((id) => findTarget(machine, id) ?? []), ...alsoTargets(machine, state)]
+  return [
+    ...ids.flatMap((id) => findTarget(machine, id) ?? []),
+    ...alsoTargets(machine, state),
+    ...stepTargets(dossiers, state, false),
+  ]
+}
+
+/** What steps before the battery is off must get at. @param fuel also those that are there only where a fuel line is opened */
+function stepTargets({ machine, kit }: JobDossiers, state: Needed, fuel: boolean): AccessTarget[] {
+  return [...machine.steps, ...kit.steps]
+    .filter((step) => inSchool(machine, step, state) && (step.when === undefined || fuel))
+    .flatMap((step) => step.needs?.reach ?? [])
+    .flatMap((target) => findTarget(machine, wayTargetKey(target)) ?? [])
+}
+
+function wayTargetKey(target: Exclude<WayTarget, { zone: string }>): string {
+  if ('connector' in target) return `connector:${target.connector}`
+  if ('stud' in target) return `stud:${target.stud}`
+  return `place:${target.place}`
+}
+
+/** Covers that steps name to be off before the battery. */
+function stepCovers({ machine, kit }: JobDossiers, state: Needed): CoverId[] {
+  return [...machine.steps, ...kit.steps]
+    .filter((step) => step.station === 'make-safe' && inSchool(machine, step, state))
+    .flatMap((step) => step.needs?.covers ?? [])
 }
 
 /** Where the dial, the sensor or the switch of this kit goes. */
@@ -65,10 +97,32 @@ export function accessOf(dossiers: JobDossiers, state: Needed, known?: KnownMinu
   const cache = plans.get(dossiers) ?? new Map<string, AccessPlan>()
   plans.set(dossiers, cache)
   let asked = 0
-  const plan =
-    cache.get(key) ?? planAccess(machine, targets, { order, ways, people, known, enough: () => ++asked > quickNodes })
+  const early = stepTargets(dossiers, state, false)
+  const covers = stepCovers(dossiers, state)
+  const planFor = (reached: readonly AccessTarget[], first: readonly AccessTarget[]) =>
+    planAccess(machine, reached, {
+      order,
+      ways,
+      people,
+      known,
+      covers,
+      early: new Set(first.map(targetKey)),
+      enough: () => ++asked > quickNodes,
+    })
+  const cached = cache.get(key)
+  if (cached) return cached
+  let plan = planFor(targets, early)
+  if (opensFuel(plan)) {
+    const more = stepTargets(dossiers, state, true)
+    plan = planFor([...targets, ...more], more)
+  }
   cache.set(key, plan)
   return plan
+}
+
+/** Whether a fuel line is opened for something that comes off. */
+export function opensFuel(plan: Pick<AccessPlan, 'removals'> | null): boolean {
+  return plan?.removals.some((removal) => removal.cover.opensFuel === true) ?? false
 }
 const plans = new WeakMap<JobDossiers, Map<string, AccessPlan>>()
 

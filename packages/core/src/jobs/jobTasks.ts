@@ -78,15 +78,22 @@ export function jobTasks(dossiers: JobDossiers, state: JobState, learnt: LearntT
     const made = stationTasks(dossiers, state, station, gate).map(timed)
     tasks.push(...made)
     const needed = new Set(made.flatMap((task) => task.after))
-    const ends = made.filter((task) => !needed.has(task.id) && !(task.hands === 0 && !blocksNext(station, task)))
+    const ends = made.filter(
+      (task) => !needed.has(task.id) && !(task.hands === 0 && !blocksNext(dossiers, station, task)),
+    )
     if (ends.length > 0) gate = ends.map((task) => task.id)
   }
   return tasks
 }
 
 /** Cooling goes on beside everything; what stays charged holds up what follows. */
-function blocksNext(station: Station, task: Task): boolean {
-  return station === 'make-safe' && task.id !== 'wait.cool'
+function blocksNext(dossiers: JobDossiers, station: Station, task: Task): boolean {
+  return station === 'make-safe' && !coolingWaits(dossiers).includes(task.id)
+}
+
+/** Waits in which hot parts cool; nothing but hot covers waits for them. */
+function coolingWaits({ machine, kit }: JobDossiers): string[] {
+  return [...machine.steps, ...kit.steps].flatMap((step) => (step.wait?.cools ? [`wait.${step.id}`] : []))
 }
 
 function stationTasks(dossiers: JobDossiers, state: JobState, station: Station, gate: string[]): DayTask[] {
@@ -105,7 +112,7 @@ function stationTasks(dossiers: JobDossiers, state: JobState, station: Station, 
   const items = workOf(dossiers, state, station)
   return station === 'open-up' || station === 'close-up'
     ? coverTasks(dossiers, state, station, items, gate)
-    : chain(state, station, items, gate)
+    : chain(dossiers, state, station, items, gate)
 }
 
 function plain(
@@ -121,13 +128,20 @@ function plain(
 }
 
 /** One after the other; a wait holds up only what names its step, the battery and what follows it. */
-function chain(state: JobState, station: Station, items: readonly WorkItem[], gate: string[]): DayTask[] {
+function chain(
+  dossiers: JobDossiers,
+  state: JobState,
+  station: Station,
+  items: readonly WorkItem[],
+  gate: string[],
+): DayTask[] {
   const tasks: DayTask[] = []
+  const cooling = coolingWaits(dossiers)
   let before = gate
   const waits: string[] = []
   for (const item of items) {
     const step = item.kind === 'step' ? item.step : null
-    const held = step?.power ? waits.filter((id) => id !== 'wait.cool') : []
+    const held = step?.power ? waits.filter((id) => !cooling.includes(id)) : []
     const named = (step?.after ?? []).flatMap((id) => (waits.includes(`wait.${id}`) ? [`wait.${id}`] : []))
     tasks.push(
       plain(
@@ -171,7 +185,7 @@ function coverTasks(
 ): DayTask[] {
   const here = new Set(items.map((item) => item.id))
   const closing = accessOf(dossiers, state)?.closing ?? []
-  const cool = dossiers.machine.steps.some((step) => step.id === 'cool' && step.wait) ? ['wait.cool'] : []
+  const cool = coolingWaits(dossiers)
   const covers = items.filter((item) => item.kind === 'cover-off' || item.kind === 'cover-on')
   const coverIds = covers.map((item) => item.id)
   const made = covers.map((item): DayTask => {
@@ -192,7 +206,7 @@ function coverTasks(
     )
   })
   const rest = items.filter((item) => !covers.some((cover) => cover === item))
-  return [...made, ...chain(state, station, rest, coverIds.length > 0 ? coverIds : gate)]
+  return [...made, ...chain(dossiers, state, station, rest, coverIds.length > 0 ? coverIds : gate)]
 }
 
 function hookUpTasks(dossiers: JobDossiers, state: JobState, gate: string[]): DayTask[] {

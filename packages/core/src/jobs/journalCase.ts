@@ -2,7 +2,14 @@ import fc from 'fast-check'
 import { stations } from '../dossiers/index.ts'
 import { gorseCase } from '../wiring/gorseCase.ts'
 import type { ConnectionTarget } from '../wiring/index.ts'
-import type { CellChange, EntryBody, JobDossiers, JournalEntry, NewEntry } from './model.ts'
+import {
+  entryVersion,
+  type CellChange,
+  type EntryBody,
+  type JobDossiers,
+  type JournalEntry,
+  type NewEntry,
+} from './model.ts'
 
 /** The shipped quad job, for tests and benches. */
 export const gorseJob: JobDossiers = gorseCase()
@@ -101,7 +108,7 @@ export const anyJournal: fc.Arbitrary<JournalEntry[]> = fc
   })
 
 export function asJournal(entries: readonly NewEntry[]): JournalEntry[] {
-  return entries.map((entry, i) => ({ ...entry, seq: i + 1, receivedAt: '2026-06-01T08:00:00.000Z', v: 1 }))
+  return entries.map((entry, i) => ({ ...entry, seq: i + 1, receivedAt: '2026-06-01T08:00:00.000Z', v: entryVersion }))
 }
 
 let made = 0

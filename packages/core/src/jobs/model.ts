@@ -53,7 +53,14 @@ export interface PhotoPlace {
 
 export type EntryBody =
   | { kind: 'note'; text: string; about?: FindingPlace & { station?: Station } }
-  | { kind: 'step-done'; step: string }
+  | {
+      kind: 'step-done'
+      step: string
+      /** What the step asks to be written down. */
+      wrote?: string
+      /** Why it is done without what it asks for, or before its wait was over. */
+      without?: string
+    }
   | { kind: 'part-checked'; part: string; state: PartState; instead?: string }
   | { kind: 'tool-checked'; tool: string; state: 'present' | 'missing' }
   | {
@@ -66,7 +73,14 @@ export type EntryBody =
       card?: string
       about?: FindingPlace
     }
-  | { kind: 'connected'; kitEnd: KitEndId; to: ConnectionTarget; method?: TapMethod }
+  | {
+      kind: 'connected'
+      kitEnd: KitEndId
+      to: ConnectionTarget
+      method?: TapMethod
+      /** Fuse put into the lead, A, where it is another than the kit's. */
+      fuseA?: number
+    }
   | { kind: 'disconnected'; kitEnd: KitEndId; side?: PairSide }
   | { kind: 'tugged'; kitEnd: KitEndId }
   | { kind: 'station-done'; station: Station }
@@ -98,7 +112,7 @@ export type EntryBody =
       cells: CellChange[]
     }
   | { kind: 'trim-loaded'; name: string; cells: CellChange[] }
-  | { kind: 'cover-off'; cover: CoverId }
+  | { kind: 'cover-off'; cover: CoverId; /** Why it came off before it was cold. */ without?: string }
   | { kind: 'cover-on'; cover: CoverId }
   /** Something from the tray that stays off the machine, and why. */
   | { kind: 'left-off'; cover: CoverId; reason: string }
@@ -153,7 +167,7 @@ export type NewEntry = { id: string; at?: string; by?: string; device?: string }
 export type JournalEntry = NewEntry & { seq: number; receivedAt: string; v: number }
 
 /** The version entries are written in. Older ones are upcast when read. */
-export const entryVersion = 1
+export const entryVersion = 2
 
 /** Dossiers a job points at, the machine composed with its variant. */
 export interface JobDossiers {
@@ -167,6 +181,9 @@ export interface MadeConnection {
   to: ConnectionTarget
   method?: TapMethod
   tugged: boolean
+  fuseA?: number
+  /** Joined with the battery on. */
+  live?: boolean
   by?: string
   at?: string
 }
@@ -194,7 +211,7 @@ export interface JobState {
   connections: MadeConnection[]
   /** Halves for which two people wrote down different places without taking it apart between. */
   disputes: { kitEnd: KitEndId; entries: [string, string] }[]
-  stepsDone: Record<string, Done>
+  stepsDone: Record<string, Done & { wrote?: string; without?: string }>
   stationsDone: Record<string, Done>
   parts: Record<string, Done & { state: PartState; instead?: string }>
   tools: Record<string, Done & { state: 'present' | 'missing' }>
@@ -226,7 +243,14 @@ export interface JobState {
   settings: Record<string, Done & { value: string }>
   lifted: Record<string, Done & { reason: string }>
   irreversible: (Done & { act: IrreversibleAct; text: string; consentBy: string; about?: FindingPlace })[]
-  found: (Done & { what: EarlierWork; text: string; about?: FindingPlace; dealt?: Done & { how: string } })[]
+  /** What an earlier fitter left, and what this job itself pierced and took off again (`own`). */
+  found: (Done & {
+    what: EarlierWork
+    text: string
+    about?: FindingPlace
+    own?: boolean
+    dealt?: Done & { how: string }
+  })[]
   /** Differences from the plan a person has taken as they are; the key names end and place. */
   accepted: Record<string, Done & { reason: string }>
   choices: Record<string, Done & { value: string }>

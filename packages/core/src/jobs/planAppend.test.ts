@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { anyJournal, asJournal, entryOf, gorseJob } from './journalCase.ts'
 import type { NewEntry } from './model.ts'
+import { jobSteps } from './jobSteps.ts'
 import { planAppend } from './planAppend.ts'
 import { replay, voidedEntries } from './replay.ts'
 import { undoBatch } from './undoBatch.ts'
@@ -106,6 +107,7 @@ test('two people working apart: ticks of the second are never refused', () => {
         )
         .map(({ seq: _seq, receivedAt: _receivedAt, v: _v, ...entry }): NewEntry => ({
           ...entry,
+          ...(entry.kind === 'step-done' ? { without: 'not measured on this one' } : {}),
           id: `other-${entry.id}`,
         }))
       fc.pre(ticks.length > 0)
@@ -121,20 +123,25 @@ describe('an open stop', () => {
   const half = entryOf({ kind: 'connected', kitEnd: 'coil', to: { connector: 'coil', side: 'factory' } })
   const station = (name: 'wake' | 'close-up' | 'hand-back' | 'hook-up') =>
     entryOf({ kind: 'station-done', station: name })
-  const lift = (finding: string, by?: string) =>
-    entryOf({ kind: 'stop-lifted', finding, reason: 'coil is on the bench' }, by ? { by } : {})
+  const lift = (finding: string, by?: string, reason = 'coil is on the bench') =>
+    entryOf({ kind: 'stop-lifted', finding, reason }, by ? { by } : {})
+  const asked = jobSteps(gorseJob)
+    .filter((step) => step.reading ?? step.asks)
+    .map((step) => entryOf({ kind: 'step-done', step: step.id, without: 'not measured on this one' }))
 
   test('bars wake, close-up and hand-back, not wiring and notes', () => {
     for (const name of ['wake', 'close-up', 'hand-back'] as const)
-      expect(codes(plan([half], station(name)))).toEqual(['stop-open'])
+      expect(codes(plan([half, ...asked], station(name)))).toEqual(['stop-open'])
     expect(plan([half], station('hook-up'), note('still wiring')).kind).toBe('append')
-    expect(plan([], station('wake')).kind).toBe('append')
+    expect(plan(asked, station('wake')).kind).toBe('append')
   })
 
   test('is lifted by name and reason', () => {
     const key = 'pair-one-side|coil|coil||'
     expect(codes(plan([half], lift(key)))).toEqual(['name-missing'])
-    expect(plan([half], lift(key, 'Runa'), station('wake')).kind).toBe('append')
+    expect(plan([half, ...asked], lift(key, 'Runa'), station('wake')).kind).toBe('append')
+    for (const reason of ['ok', 'because', 'it is so', '... ... ...'])
+      expect(codes(plan([half], lift(key, 'Runa', reason)))).toEqual(['reason-short'])
     expect(replay(gorseJob, asJournal([half, lift(key, 'Runa')])).lifted[key]).toMatchObject({ by: 'Runa' })
   })
 

@@ -4,6 +4,7 @@ import { checkReferences } from './checkReferences.ts'
 import { gatedStations, jobFindings, openStops } from './jobFindings.ts'
 import type { JobDossiers, JobState, JournalEntry, NewEntry } from './model.ts'
 import { replay, voidedEntries } from './replay.ts'
+import { openAsks, openWait, reasonAsked, reasonIsGiven, stepAsks } from './stepAsks.ts'
 import { trayBars } from './tray.ts'
 
 export type AppendPlan =
@@ -156,6 +157,34 @@ function refuse(working: Working, entry: NewEntry, path: string): AppendPlan | n
         kind: 'conflict',
         problems: stops.map((stop) => ({ code: 'stop-open', path, message: `${stop.reason} ${stop.remedy}` })),
       }
+  }
+  if (entry.kind === 'step-done') {
+    const step = [...dossiers.machine.steps, ...dossiers.kit.steps].find((item) => item.id === entry.step)
+    const asks = step && stepAsks(stateOf(working), step, entry)
+    if (asks) return conflict('step-asks', path, `${asks} Give it, or say why it is done without.`)
+  }
+  if ((entry.kind === 'step-done' || entry.kind === 'cover-off') && !reasonIsGiven(entry.without)) {
+    const wait = openWait(dossiers, stateOf(working), entry)
+    if (wait !== null) return conflict('wait-open', path, `${wait} Wait, or say why not.`)
+  }
+  if (
+    entry.kind === 'left-off' &&
+    dossiers.machine.covers?.some((cover) => cover.id === entry.cover && cover.opensFuel)
+  )
+    return conflict(
+      'fuel-open',
+      path,
+      'Its fuel line is open: it goes back on before anything else, whatever the reason.',
+    )
+  if (entry.kind === 'stop-lifted' && !reasonIsGiven(entry.reason)) return conflict('reason-short', path, reasonAsked)
+  if (entry.kind === 'station-done') {
+    const open = openAsks(dossiers, stateOf(working), entry.station)
+    if (open.length > 0)
+      return conflict(
+        'step-asks',
+        path,
+        `Nothing is written down yet for ${open.map((step) => step.reading?.quantity ?? step.asks?.words ?? step.id).join('; ')}.`,
+      )
   }
   if (entry.kind === 'station-done') {
     const why = trayBars(dossiers, stateOf(working), entry.station)

@@ -21,9 +21,9 @@ function allTicks(): NewEntry[] {
 }
 
 test('a fitter who follows the ticks ends with no stop and no fix', () => {
-  const entries = allTicks()
+  const entries = [entryOf({ kind: 'step-done', step: 'battery-off' }), ...allTicks()]
   const state = replay(gorseJob, asJournal(entries))
-  expect(entries).toHaveLength(3 * 3 + 2 + 2 + 1 + 1)
+  expect(entries).toHaveLength(1 + 3 * 3 + 2 + 2 + 1 + 1)
   expect(jobFindings(gorseJob, state).filter((finding) => finding.severity !== 'note')).toEqual([])
   expect(stationProgress(gorseJob, state).find((item) => item.station === 'hook-up')).toMatchObject({
     made: 7,

@@ -1,6 +1,6 @@
 import { applyEntry } from './applyEntry.ts'
 import { checkReferences } from './checkReferences.ts'
-import { currentTrim, type JobDossiers, type JobState, type NewEntry } from './model.ts'
+import { currentTrim, type JobDossiers, type JobState, type JournalEntry, type NewEntry } from './model.ts'
 
 /**
  * The state that follows from a journal in `seq` order. Never throws: what does not fit is held.
@@ -11,12 +11,20 @@ export function replay(dossiers: JobDossiers, entries: readonly NewEntry[]): Job
   const state = freshState(dossiers)
   const moved = entries.some((entry) => entry.kind === 'dossier-changed')
   for (const entry of entries) {
+    impliedByOlder(state, entry, voided)
     if (entry.kind === 'undo' || voided.has(entry.id)) continue
     // What was checked against one version may name what another does not have.
     const why = (moved && whatIsMissing(dossiers, entry)) || applyEntry(state, entry, dossiers)
     if (why !== null) state.held.push({ entry: entry.id, why })
   }
   return state
+}
+
+/** What an entry of an earlier version said without words: before set-up was a station of its own, waking included it. */
+function impliedByOlder(state: JobState, entry: NewEntry | JournalEntry, voided: ReadonlySet<string>): void {
+  if (!('v' in entry) || entry.v >= 2 || voided.has(entry.id)) return
+  if (entry.kind === 'station-done' && entry.station === 'wake')
+    state.stationsDone['set-up'] ??= { entry: entry.id, by: entry.by, at: entry.at }
 }
 
 function whatIsMissing(dossiers: JobDossiers, entry: NewEntry): string | null {

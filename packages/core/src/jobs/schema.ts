@@ -39,7 +39,13 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
     text,
     about: z.strictObject({ ...place, station: z.enum(stations).optional() }).optional(),
   }),
-  z.strictObject({ ...common, kind: z.literal('step-done'), step: id }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('step-done'),
+    step: id,
+    wrote: text.optional(),
+    without: text.optional(),
+  }),
   z.strictObject({
     ...common,
     kind: z.literal('part-checked'),
@@ -53,7 +59,7 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
     tool: z.string().min(1).max(100),
     state: z.enum(['present', 'missing']),
   }),
-  z.strictObject({ ...common, kind: z.literal('cover-off'), cover: id }),
+  z.strictObject({ ...common, kind: z.literal('cover-off'), cover: id, without: text.optional() }),
   z.strictObject({ ...common, kind: z.literal('cover-on'), cover: id }),
   z.strictObject({ ...common, kind: z.literal('left-off'), cover: id, reason: text }),
   z.strictObject({
@@ -107,6 +113,7 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
     kitEnd: id,
     to: connectionTargetSchema,
     method: z.enum(tapMethods).optional(),
+    fuseA: z.number().positive().max(500).optional(),
   }),
   z.strictObject({ ...common, kind: z.literal('disconnected'), kitEnd: id, side: z.enum(pairSides).optional() }),
   z.strictObject({ ...common, kind: z.literal('tugged'), kitEnd: id }),

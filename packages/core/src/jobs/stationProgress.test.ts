@@ -5,7 +5,7 @@ import { jobFindings, openStops } from './jobFindings.ts'
 import type { NewEntry } from './model.ts'
 import { replay, trimOfRevision } from './replay.ts'
 import { stationProgress } from './stationProgress.ts'
-import { stepsOf } from './workItems.ts'
+import { stepsOf } from './jobSteps.ts'
 
 const after = (...entries: NewEntry[]) => replay(gorseJob, asJournal(entries))
 
@@ -28,20 +28,12 @@ describe('stations', () => {
   })
 
   test('steps of machine and kit come together, the machine first', () => {
-    expect(stepsOf(gorseJob, 'wake').map((step) => step.id)).toEqual([
-      'battery-on',
-      'prime',
-      'start',
-      'restart',
-      'idle',
-      'module-lamp',
-      'authority',
-    ])
+    expect(stepsOf(gorseJob, 'wake').map((step) => step.id)).toEqual(['prime', 'start', 'restart', 'idle', 'authority'])
   })
 
   test('every step that can hurt carries its caution', () => {
     const steps = [...gorseJob.machine.steps, ...gorseJob.kit.steps]
-    for (const id of ['charging', 'cool', 'pressure', 'battery-off', 'prime', 'start', 'steering', 'road'])
+    for (const id of ['charging', 'cool', 'battery-off', 'prime', 'start', 'steering', 'road'])
       expect(steps.find((step) => step.id === id)?.caution, id).toBeTruthy()
   })
 })

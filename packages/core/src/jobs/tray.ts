@@ -22,7 +22,7 @@ export function trayOf({ machine }: JobDossiers, state: Pick<JobState, 'covers'>
 /** Why a station cannot be done with what is in the tray; null when it can. */
 export function trayBars(dossiers: JobDossiers, state: JobState, station: string): string | null {
   const open = trayOf(dossiers, state).filter((item) => !item.leftOff)
-  if (station === 'wake') {
+  if (station === 'set-up' || station === 'wake') {
     const needed = open.filter((item) => item.cover.run)
     return needed.length > 0
       ? `The engine must not run without it: ${names(needed)} is still off. Put it on first, or write down why it stays off.`

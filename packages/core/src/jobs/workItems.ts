@@ -1,7 +1,8 @@
 import type { Closing, Removal } from '../access/index.ts'
 import type { Minutes, Station, Step } from '../dossiers/index.ts'
-import { batterySchoolOf, mountPlaceOf } from './accessChoices.ts'
+import { mountPlaceOf } from './accessChoices.ts'
 import { accessOf } from './jobAccess.ts'
+import { coversBefore, stepsOf } from './jobSteps.ts'
 import { loomPassages, plannedLoom, plannedPassages } from './jobRoute.ts'
 import type { Done, EarlierWork, EntryBody, JobDossiers, JobState } from './model.ts'
 
@@ -26,8 +27,9 @@ const earlierMinutes: Record<EarlierWork, Minutes> = {
 }
 
 /**
- * What is to be done at a station, in order. Covers in front of the battery come off at make-safe, the others at open-up,
- * where earlier work is taken off too; what the engine needs goes back on before it is woken, the rest at close-up.
+ * What is to be done at a station, in order. Covers in front of what is needed while there is power come off at make-safe, each
+ * before the first step that needs it, the others at open-up, where earlier work is taken off too; what the engine needs goes back on
+ * at set-up, before the key is turned, the rest at close-up.
  * Covers that are off without being in the plan are on the list of what goes back.
  */
 export function workOf(dossiers: JobDossiers, state: JobState, station: Station): WorkItem[] {
@@ -48,13 +50,15 @@ export function workOf(dossiers: JobDossiers, state: JobState, station: Station)
     done: state.covers[removal.cover.id]?.off,
   }))
   switch (station) {
-    case 'make-safe': {
-      const at = steps.findIndex((item) => item.kind === 'step' && item.step.power === 'off')
-      return at < 0 ? steps : steps.toSpliced(at, 0, ...off.filter((item) => item.removal.beforeBattery))
-    }
+    case 'make-safe':
+      return coversBefore(
+        dossiers,
+        state,
+        off.filter((item) => item.removal.beforeBattery),
+      ).flatMap(({ covers, step }) => [...covers, ...steps.filter((item) => item.id === `step.${step}`)])
     case 'open-up':
       return [...off.filter((item) => !item.removal.beforeBattery), ...steps, ...state.found.map(earlierItem)]
-    case 'wake':
+    case 'set-up':
       return [...backOn(dossiers, state).filter((item) => item.closing.beforeStart), ...steps]
     case 'close-up':
       return [...backOn(dossiers, state).filter((item) => !item.closing.beforeStart), ...steps]
@@ -128,16 +132,4 @@ function marksOf(step: Step, dossiers: JobDossiers, state: JobState): EntryBody[
     case undefined:
       return []
   }
-}
-
-/** Steps of a station by the shop's schools, the machine's first; the kit's own baseline stands before the engine is off. */
-export function stepsOf({ machine, kit }: JobDossiers, station: Station, state?: Pick<JobState, 'choices'>): Step[] {
-  const battery = batterySchoolOf(machine, state)
-  const chosen = (step: Step) =>
-    step.station === station && (!step.school || step.school.choice !== 'battery' || step.school.value === battery)
-  const own = machine.steps.filter(chosen)
-  const kits = kit.steps.filter(chosen)
-  if (station !== 'make-safe') return [...own, ...kits]
-  const quiet = own.findIndex((step) => step.wait !== undefined || step.power === 'off')
-  return quiet < 0 ? [...own, ...kits] : own.toSpliced(quiet, 0, ...kits)
 }

@@ -99,7 +99,8 @@ function onThrough(
 ): Hop[] {
   const index = machineIndex(machine)
   const wire = wireAt(machine, mate, cavity)
-  if (!wire) return [{ kind: 'open', says: `no wire in cavity ${cavity} of the loom behind it`, connector: mate, cavity }]
+  if (!wire)
+    return [{ kind: 'open', says: `no wire in cavity ${cavity} of the loom behind it`, connector: mate, cavity }]
   const far = [wire.from, wire.to].find((place) => !('connector' in place) || place.connector !== mate)
   const hops: Hop[] = [...placeHops(machine, { connector: mate, cavity }, false), wireHop(wire)]
   if (!far) return hops

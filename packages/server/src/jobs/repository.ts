@@ -187,7 +187,7 @@ function breath(): Promise<void> {
   return new Promise((done) => setImmediate(done))
 }
 
-/** Entries as the present version writes them. Version 1 is the only one so far. */
+/** Entries as they were written, with their version: what an older one left unsaid, replay says. */
 function upcast(v: number, row: { seq: number; receivedAt: string; body: unknown }): JournalEntry {
   if (v < 1 || v > entryVersion)
     throw refusal(

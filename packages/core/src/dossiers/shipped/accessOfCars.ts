@@ -66,7 +66,7 @@ export const shielingAccess: AccessSheet = {
     frame | 3.00 -0.50 0.56`,
   covers: `
     cover | Engine cover | 1.05 0 1.10 0.60 0.50 0.06 | | 1/2/4 | 4 pegs (rubber mounts) | | how Pull straight up.
-    filter-box | Air filter box | 0.74 0.52 1.00 0.40 0.32 0.28 | | 3/6/12 | 2 screws M6x25 hex head 10 8 N·m; 1 clamp; 1 plug (airflow) | two rubber feet | run; ! Towel into the turbo pipe.
+    filter-box | Air filter box | 0.74 0.52 1.00 0.40 0.32 0.28 | | 3/6/12 | 2 screws M6x25 hex head 10 8 N·m; 1 clamp; 1 plug (airflow) | two rubber feet | run; stuff towel in the turbo pipe
     heat-shield | Heat shield | 1.15 0.36 0.98 0.34 0.24 0.12 | filter-box | 3/6/12 | 3 screws M6x16 hex head 10 9 N·m | | hot; run; ! Hot exhaust below it.
     battery-lid | Battery lid | 0.60 -0.62 1.06 0.28 0.22 0.04 | | 1/1/2 | 2 clips | |
     dash-lower | Lower dash panel | 1.98 -0.42 0.72 0.24 0.60 0.12 | | 3/5/10 | 3 screws M5x16 cross 2 2 N·m; 2 clips | two trim clips | tool trim lever
@@ -109,7 +109,7 @@ export const packhorseAccess: AccessSheet = {
     filter | 2.20 0.46 0.54`,
   covers: `
     cover | Engine cover | 1.20 0 1.32 0.90 0.56 0.06 | | 1/2/4 | 4 pegs (rubber mounts) | | how Pull straight up.
-    intake-pipe | Intake pipe | 1.10 0.44 1.24 0.60 0.20 0.20 | | 3/6/12 | 2 clamps | | run; ! Towel into the open turbo: nothing may fall in.
+    intake-pipe | Intake pipe | 1.10 0.44 1.24 0.60 0.20 0.20 | | 3/6/12 | 2 clamps | | run; stuff towel in the open turbo; ! Nothing may fall into the open turbo.
     battery-right | Right battery with its tray | 0.55 0.76 1.18 0.32 0.26 0.30 | | 12/20/40 | 1 screw M8x40 hex head 13 18 N·m (clamp); 3 screws M8x25 hex head 13 22 N·m (tray) | clamp plate | run; ! Heavy, 27 kg: carry it low, terminals covered.
     column-cover | Lower column cover | 2.20 -0.46 0.90 0.26 0.28 0.16 | | 3/5/10 | 4 screws M5x16 six-lobe 20 2 N·m | | ! The airbag's yellow sheath runs in the column: leave it alone.
     kick | Left kick panel | 1.96 -0.88 0.66 0.34 0.05 0.40 | | 1/2/4 | 2 clips | two trim clips | tool trim lever
@@ -163,7 +163,7 @@ export const longhaulAccess: AccessSheet = {
     arch | Right arch liner | 1.00 0.92 0.84 0.84 0.20 0.72 | | 8/13/26, 8/12/24 | 8 screws M6x20 six-lobe 25 3 N·m; 6 pegs | six pegs | how Wheels to full left lock, liner out downwards. ; ! Truck on firm ground, wheels chocked, on stands if the wheel comes off.
     cover | Engine cover | 1.30 0 1.34 0.90 0.70 0.06 | | 1/2/4 | 4 pegs (rubber mounts) | | how Pull straight up.
     degas | Coolant bottle aside | 1.10 0.74 1.24 0.36 0.30 0.26 | | 3/5/10 | 2 screws M6x20 hex head 10 8 N·m | | run; how Hoses stay on. ; ! Hot coolant under pressure: the cap stays shut.
-    intake-pipe | Right intake pipe | 0.90 0.40 1.26 0.60 0.20 0.20 | cover | 4/7/14 | 2 clamps; 1 screw M6x20 hex head 10 8 N·m | | run; ! Towel into the open turbo.
+    intake-pipe | Right intake pipe | 0.90 0.40 1.26 0.60 0.20 0.20 | cover | 4/7/14 | 2 clamps; 1 screw M6x20 hex head 10 8 N·m | | run; stuff towel in the open turbo
     column-cover | Lower column cover | 2.26 -0.46 0.92 0.26 0.28 0.16 | | 3/5/10 | 4 screws M5x16 six-lobe 20 2 N·m | | ! The airbag's yellow sheath runs in the column: leave it alone.
     kick | Left kick panel | 2.02 -0.88 0.68 0.34 0.05 0.40 | | 1/2/4 | 2 clips | two trim clips | tool trim lever
     dash-lower | Lower dash panel | 2.32 -0.46 0.76 0.24 0.66 0.12 | | 3/6/12 | 4 screws M5x16 six-lobe 20 2 N·m; 3 clips | three trim clips | tool trim lever`,

@@ -16,7 +16,7 @@ export const pikaAccess: AccessSheet = {
     side-left | Left side panel | 1.36 -0.17 0.82 0.42 0.06 0.30 | seat | 1/2/4 | 2 screws M6x16 hex head 8 3 N·m; 1 peg | peg rubber | how Lower edge first.
     shroud-left | Left radiator shroud | 0.70 -0.24 0.84 0.38 0.10 0.34 | | 3/5/10 | 3 screws M6x20 hex head 8 3 N·m | two spacers under the upper screws |
     shroud-right | Right radiator shroud | 0.70 0.24 0.84 0.38 0.10 0.34 | | 3/5/10 | 3 screws M6x20 hex head 8 3 N·m | two spacers under the upper screws |
-    tank | Tank | 0.92 0 0.93 0.52 0.26 0.26 | seat shroud-left shroud-right | 6/10/20 | 1 screw M6x30 hex head 8 8 N·m; 1 plug (fuel pump); 1 coupling (fuel line) | screw sleeve; tank rubber | run; how Pump plug first, then the coupling, then lift at the back. ; ! Petrol vapour at the coupling: rag, no flames.
+    tank | Tank | 0.92 0 0.93 0.52 0.26 0.26 | seat shroud-left shroud-right | 6/10/20 | 1 screw M6x30 hex head 8 8 N·m; 1 plug (fuel pump); 1 coupling (fuel line) | screw sleeve; tank rubber | run; fuel; how Pump plug first, then the coupling, then lift at the back. ; ! Petrol vapour at the coupling: rag, no flames.
     airbox-lid | Airbox lid | 1.36 -0.14 0.84 0.30 0.10 0.24 | side-left | 1/2/3 | 3 quarter-turns | | run`,
   places: `
     ecu-seat | Where the ECU sat | airbox | behind the airbox side, plug downwards
@@ -28,6 +28,7 @@ export const pikaAccess: AccessSheet = {
     zone:throttle | above | tank | 2/4/8
     zone:airbox | left | side-left | 1/2/4
     plug:air-temperature | left | side-left airbox-lid | 1/2/4
+    plug:pump | left | side-left | 2/4/8 | Between tank and frame, two fingers.
     zone:engine | left | | 2/4/8
     plug:coolant | left | shroud-left | 1/2/4
     zone:nose | front | | 2/4/8
@@ -57,9 +58,9 @@ export const kittiwakeAccess: AccessSheet = {
     pillion | Pillion seat | 1.64 0 0.94 0.34 0.22 0.08 | | 1/1/2 | 1 latch (key on the left) | | how Key, lift at the front.
     side-left | Left side fairing | 0.80 -0.26 0.60 0.80 0.10 0.56 | | 3/6/12 | 6 screws M5x14 hex socket 4 3 N·m; 3 pegs | six nylon washers | how Lower edge first, then the three pegs forwards.
     side-right | Right side fairing | 0.80 0.26 0.60 0.80 0.10 0.56 | | 3/6/12 | 6 screws M5x14 hex socket 4 3 N·m; 3 pegs | six nylon washers | how Lower edge first, then the three pegs forwards.
-    tank | Tank | 0.94 0 0.97 0.56 0.40 0.26 | seat | 10/18/35, 8/14/25 | 1 screw M6x25 hex socket 5 10 N·m; 2 hoses (vent); 1 plug (fuel pump); 1 coupling (fuel line) | front rubber with its sleeve; vent hose clips | helper; run; how Prop it, vent hoses and pump plug first, fuel line last. ; ! Petrol vapour when the line opens: rag, no flames. A full tank needs two people.
+    tank | Tank | 0.94 0 0.97 0.56 0.40 0.26 | seat | 10/18/35, 8/14/25 | 1 screw M6x25 hex socket 5 10 N·m; 2 hoses (vent); 1 plug (fuel pump); 1 coupling (fuel line) | front rubber with its sleeve; vent hose clips | helper; run; fuel; how Prop it, vent hoses and pump plug first, fuel line last. ; ! Petrol vapour when the line opens: rag, no flames. A full tank needs two people.
     airbox-lid | Airbox lid | 0.86 0 0.98 0.36 0.34 0.08 | tank | 3/5/10 | 8 screws M5x20 cross 2 2 N·m | | run
-    airbox | Airbox | 0.88 0 0.88 0.40 0.36 0.16 | tank airbox-lid | 6/10/20, 8/12/22 | 4 clamps (below, on the throttle bodies); 1 hose (breather) | breather clip | run; tool long cross 2; how Loosen the four clamps from both sides, lift evenly. ; ! Cover the open throttle bodies with a towel at once.
+    airbox | Airbox | 0.88 0 0.88 0.40 0.36 0.16 | tank airbox-lid | 6/10/20, 8/12/22 | 4 clamps (below, on the throttle bodies); 1 hose (breather) | breather clip | run; tool long cross 2; how Loosen the four clamps from both sides, lift evenly. ; stuff towel over the open throttle bodies
     nose-panel | Inner nose panels | 0.40 0 0.96 0.30 0.40 0.12 | | 3/6/12 | 4 screws M5x14 hex socket 4 3 N·m; 6 pegs | six pegs |
     tail-panel | Tail panel | 1.72 0 0.93 0.44 0.26 0.14 | seat pillion | 4/7/14 | 4 screws M6x16 hex socket 5 4 N·m; 2 clips | four rubber grommets |`,
   places: `
@@ -108,8 +109,8 @@ export const saddlerAccess: AccessSheet = {
     shroud-left | Left radiator shroud | 0.72 -0.26 0.94 0.46 0.14 0.44 | | 3/6/12 | 5 screws M5x16 hex socket 4 3 N·m; 2 pegs | five washers |
     shroud-right | Right radiator shroud | 0.72 0.26 0.94 0.46 0.14 0.44 | | 3/6/12 | 5 screws M5x16 hex socket 4 3 N·m; 2 pegs | five washers |
     battery-lid | Battery lid | 0.78 -0.20 0.86 0.22 0.12 0.16 | shroud-left | 1/2/4 | 2 screws M5x16 hex socket 4 3 N·m; 1 strap | |
-    tank | Tank | 1.02 0 1.06 0.60 0.44 0.36 | seat shroud-left shroud-right | 10/18/35 | 2 screws M8x30 hex socket 6 22 N·m; 1 screw M6x25 hex socket 5 10 N·m; 1 plug (fuel pump); 1 clip (fuel line) | two sleeves with rubbers; fuel line clip | helper; run; how Pump plug and fuel line first, then lift straight up. ; ! Petrol vapour when the line opens: rag, no flames. Above half full it takes two people.
-    airbox | Airbox | 0.98 0 0.98 0.44 0.34 0.20 | tank | 8/15/30 | 3 screws M6x20 six-lobe 30 6 N·m; 2 clamps; 1 plug (air temperature) | breather clip | run; how Loosen the clamps, the temperature plug stays in the lid. ; ! Towel over the open throttle bodies at once.
+    tank | Tank | 1.02 0 1.06 0.60 0.44 0.36 | seat shroud-left shroud-right | 10/18/35 | 2 screws M8x30 hex socket 6 22 N·m; 1 screw M6x25 hex socket 5 10 N·m; 1 plug (fuel pump); 1 clip (fuel line) | two sleeves with rubbers; fuel line clip | helper; run; fuel; how Pump plug and fuel line first, then lift straight up. ; ! Petrol vapour when the line opens: rag, no flames. Above half full it takes two people.
+    airbox | Airbox | 0.98 0 0.98 0.44 0.34 0.20 | tank | 8/15/30 | 3 screws M6x20 six-lobe 30 6 N·m; 2 clamps; 1 plug (air temperature) | breather clip | run; how Loosen the clamps, the temperature plug stays in the lid. ; stuff towel over the open throttle bodies
     nose-panel | Instrument tower panels | 0.46 0 1.22 0.24 0.34 0.26 | | 4/7/14 | 6 screws M5x16 hex socket 4 3 N·m | six nylon washers |
     guard | Sump guard | 1.00 0 0.28 0.60 0.32 0.10 | | 4/7/14 | 4 screws M8x20 hex head 13 22 N·m | four bushes | hot; ! Exhaust above it: cold first.
     tail-tray | Tail tray cover | 1.74 0 0.98 0.34 0.26 0.08 | seat | 2/3/6 | 4 screws M6x16 hex socket 5 4 N·m | |`,

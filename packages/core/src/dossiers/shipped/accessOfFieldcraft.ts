@@ -97,7 +97,7 @@ export const rimeAccess: AccessSheet = {
     side-left | Left side panel | 0.86 -0.50 0.66 0.90 0.06 0.46 | | 1/1/2 | 2 quarter-turns | | how Turn, swing open and lift off.
     side-right | Right side panel | 0.86 0.50 0.66 0.90 0.06 0.46 | | 1/1/2 | 2 quarter-turns | | how Turn, swing open and lift off.
     hood | Hood | 0.66 0 0.92 0.90 0.90 0.20 | side-left side-right | 2/4/8 | 4 screws M6x16 six-lobe 30 4 N·m; 1 plug (headlamp) | |
-    airbox | Airbox | 1.14 0 0.84 0.40 0.50 0.24 | hood | 6/10/20 | 2 springs; 4 straps (rubber bands); 1 plug (air temperature) | | run; tool spring hook; ! Towel into the open throttle bodies.
+    airbox | Airbox | 1.14 0 0.84 0.40 0.50 0.24 | hood | 6/10/20 | 2 springs; 4 straps (rubber bands); 1 plug (air temperature) | | run; tool spring hook; stuff towel in the open throttle bodies
     pipe | Tuned pipe | 0.56 0.10 0.62 0.70 0.40 0.24 | side-right | 4/8/16 | 6 springs | exhaust seal | hot; run; tool spring hook; ! Hot long after the run, sharp at the flange.
     seat | Seat | 1.86 0 0.86 0.90 0.34 0.20 | | 2/4/8 | 2 screws M6x20 hex head 10 8 N·m | two washers |`,
   places: `
@@ -133,7 +133,7 @@ export const t9Access: AccessSheet = {
     cab | 2.20 0 2.60
     battery | 3.60 -1.40 1.40`,
   covers: `
-    header | Header down | 0.70 0 0.60 1.20 3.20 0.90 | | 2/3/6 | | | how Down on the ground, engine off, key out and in your pocket. ; ! Belts and rotors turn after the engine stops: wait until everything stands.
+    header | Header, down on the ground | 0.70 0 0.60 1.20 3.20 0.90 | | 2/3/6 | | | how Down on the ground, engine off, key out and in your pocket. ; ! Belts and rotors turn after the engine stops: wait until everything stands.
     deck | Engine deck lid | 6.50 0 3.20 1.80 2.00 0.12 | header | 2/3/6 | 2 latches | | tool prop; ! Work from the platform, both hands for the machine: three metres up.
     shield | Turbo shield | 6.70 -0.30 2.80 0.70 0.50 0.20 | deck | 4/8/16 | 4 screws M8x20 hex head 13 22 N·m | four washers | hot; run; ! Above 200 °C for half an hour after work.
     deck-lid | Deck box lid | 5.60 1.30 2.90 0.60 0.50 0.08 | header | 2/4/8 | 6 screws M6x16 hex head 10 6 N·m | rubber seal |

@@ -19,7 +19,7 @@ export interface AccessSheet {
   at: string
   /**
    * `id | name | x y z length width height | after | minutes off, on | fasteners | saves; … | options; …`
-   * options: `helper`, `run`, `hot`, `tool …`, `how …`, `! caution`
+   * options: `helper`, `run`, `hot`, `fuel` (its line is opened), `stuff …` (put into openings), `tool …`, `how …`, `! caution`
    */
   covers: string
   /** `id | name | zone | place` */
@@ -94,6 +94,8 @@ function readCover(line: string): Cover {
     if (option === 'helper') cover.helper = true
     else if (option === 'run') cover.run = true
     else if (option === 'hot') cover.hot = true
+    else if (option === 'fuel') cover.opensFuel = true
+    else if (option.startsWith('stuff ')) cover.stuffed = option.slice(6)
     else if (option.startsWith('tool ')) tools.push(option.slice(5))
     else if (option.startsWith('how ')) cover.how = option.slice(4)
     else if (option.startsWith('! ')) cover.caution = option.slice(2)

@@ -26,10 +26,18 @@ export function grangewayT9(): Machine {
         identityWhy: 'The loom is laid to the other side.',
         diesel: true,
         batteries: 2,
-        battery: { place: 'in the box behind the ladder', torque: '8 N·m' },
+        battery: { place: 'in the box behind the ladder', torque: '8 N·m', posts: ['battery-negative'] },
         afterRunMinutes: 20,
         discharge: { minutes: 5, why: 'the injector drivers stay charged' },
         coolMinutes: 40,
+        park: {
+          text: 'Park it where it can stay: header on the ground, threshing off, engine off, key in your pocket, deck blown clean.',
+          covers: ['header'],
+        },
+        travel: {
+          text: 'Deck lids and screen door closed, ladder home: nothing is pinched. Header and feeder house through their travel once, threshing off: nothing pulls.',
+          caution: 'Everybody clear, horn first: header and feeder house move.',
+        },
         idle: [870, 930],
         prove: 'First hours on stock level in the field; then a step at a time by exhaust temperature.',
         cautions: {

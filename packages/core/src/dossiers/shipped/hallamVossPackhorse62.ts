@@ -26,9 +26,17 @@ export function hallamVossPackhorse62(): Machine {
         identityWhy: 'The later boost sensor has four pins; the three-pin branch does not fit it.',
         diesel: true,
         batteries: 2,
-        battery: { place: 'one in each front corner of the engine bay', torque: '6 N·m' },
+        battery: {
+          place: 'one in each front corner of the engine bay',
+          torque: '6 N·m',
+          posts: ['battery-left-neg', 'battery-right-neg'],
+        },
         afterRunMinutes: 15,
         discharge: { minutes: 5, why: 'the injector drivers and the airbag unit stay charged' },
+        glow: true,
+        dosing: true,
+        airbag: true,
+        chargingV: [12.4, 15],
         idle: [680, 760],
         byWire: true,
         prove:

@@ -119,77 +119,135 @@ export function kitDocument(facts: Facts): Kit {
       { id: 'sheet', name: 'Instruction sheet', count: 1, missing: 'note' },
     ],
     ...(trim ? { trim } : {}),
-    steps: [
-      {
-        id: 'lay',
-        station: 'lay-loom',
-        marks: 'route',
-        text: lay,
-        caution: 'Away from hot pipes, turning parts, the steering and every place where a seat or lid presses down.',
-        minutes: { best: 6, likely: 12, worst: 25 },
-      },
-      {
-        id: 'baseline',
-        station: 'make-safe',
-        text: 'A gain is to be proved later: write down one warm pull or a steady mixture reading now, before anything is unplugged.',
-        why: 'A claim can only be tested against the machine as it came in.',
-        caution: 'Running engine only in the open or with extraction: carbon monoxide.',
-        minutes: { best: 4, likely: 10, worst: 20 },
-      },
-      {
-        id: 'trial-mount',
-        station: 'lay-loom',
-        marks: 'mount',
-        text: mount,
-        minutes: { best: 2, likely: 4, worst: 10 },
-      },
-      {
-        id: 'clean',
-        station: 'tie-down',
-        text: 'Clean the place of the module with spirit.',
-        minutes: { best: 1, likely: 2, worst: 5 },
-        wait: { minutes: 5, why: 'until the place is dry' },
-      },
-      {
-        id: 'stick',
-        station: 'tie-down',
-        marks: 'mount',
-        text: 'Fix the module for good, press or screw it firm.',
-        after: ['clean'],
-        minutes: { best: 2, likely: 4, worst: 10 },
-        wait: { minutes: 20, why: 'until the adhesive carries' },
-      },
-      {
-        id: 'tie-loom',
-        station: 'tie-down',
-        marks: 'ties',
-        text: 'Tie the loom every 120 mm to the factory loom, bundle the spare length, cut the tails flush.',
-        caution: 'Nothing over a sharp edge, nothing on hot parts, slack where things move.',
-        minutes: { best: 8, likely: 15, worst: 25 },
-      },
-      { id: 'module-lamp', station: 'wake', text: lamp, minutes: { best: 1, likely: 1, worst: 3 } },
-      { id: 'authority', station: 'wake', text: authority, minutes: { best: 3, likely: 6, worst: 15 } },
-      ...more,
-      ...(tune === undefined
-        ? []
-        : [
-            {
-              id: 'tune',
-              station: 'trim' as const,
-              text: tune,
-              caution: 'One step at a time, and look at temperature and codes after each.',
-            },
-          ]),
-      {
-        id: 'explain',
-        station: 'hand-back',
-        text: 'Show the owner the module, its lamp, what not to do (no pressure washer into the plugs), and how to return to stock.',
-      },
-      {
-        id: 'recheck',
-        station: 'hand-back',
-        text: 'Agree when to come again: tighten and look after the first ten hours.',
-      },
-    ],
+    steps: kitSteps({ lay, mount, lamp, authority, more, tune, trims: trim !== undefined }),
   }
+}
+
+interface KitStepFacts {
+  lay: string
+  mount: string
+  lamp: string
+  authority: string
+  more: Step[]
+  tune?: string
+  trims: boolean
+}
+
+/** Steps of fitting a kit: each says what it needs, the order follows from that and from the machine's own. */
+export function kitSteps({ lay, mount, lamp, authority, more, tune, trims }: KitStepFacts): Step[] {
+  const monoxide = 'Running engine only in the open or with extraction: carbon monoxide.'
+  return [
+    {
+      id: 'baseline',
+      station: 'make-safe',
+      text: 'A gain is to be proved later: one warm pull or a steady mixture reading on stock now, before anything is unplugged, and write it down.',
+      why: 'A claim can only be tested against the machine as it came in.',
+      caution: monoxide,
+      engine: 'runs',
+      asks: { words: 'The pull or reading on stock; that none was made is an answer too' },
+      minutes: { best: 4, likely: 10, worst: 20 },
+    },
+    {
+      id: 'lay',
+      station: 'lay-loom',
+      marks: 'route',
+      text: lay,
+      caution: 'Away from hot pipes, turning parts, the steering and every place where a seat or lid presses down.',
+      needs: { power: 'off' },
+      minutes: { best: 6, likely: 12, worst: 25 },
+    },
+    {
+      id: 'trial-mount',
+      station: 'lay-loom',
+      marks: 'mount',
+      text: mount,
+      minutes: { best: 2, likely: 4, worst: 10 },
+    },
+    {
+      id: 'hold',
+      station: 'lay-loom',
+      text: 'Hold the loom with a loose tie wherever it could touch something hot or moving; everything else is tied only after it has been proved.',
+      why: 'A bypassed pair found after thirty ties costs them all.',
+      after: ['lay'],
+      minutes: { best: 1, likely: 3, worst: 6 },
+    },
+    {
+      id: 'module-lamp',
+      station: 'set-up',
+      needs: { power: 'on', unstarted: true },
+      text: lamp,
+      minutes: { best: 1, likely: 1, worst: 3 },
+    },
+    {
+      id: 'authority',
+      station: 'wake',
+      engine: 'runs',
+      caution: monoxide,
+      text: authority,
+      asks: { words: 'What answered, and how' },
+      minutes: { best: 3, likely: 6, worst: 15 },
+    },
+    {
+      id: 'clean',
+      station: 'tie-down',
+      text: 'Clean the place of the module with spirit.',
+      minutes: { best: 1, likely: 2, worst: 5 },
+      wait: { minutes: 5, why: 'until the place is dry' },
+    },
+    {
+      id: 'stick',
+      station: 'tie-down',
+      marks: 'mount',
+      text: 'Fix the module for good, press or screw it firm.',
+      after: ['clean'],
+      minutes: { best: 2, likely: 4, worst: 10 },
+      wait: { minutes: 20, why: 'until the adhesive carries' },
+    },
+    {
+      id: 'tie-loom',
+      station: 'tie-down',
+      marks: 'ties',
+      text: 'Tie the loom every 120 mm to the factory loom, bundle the spare length, cut the tails flush.',
+      caution: 'Engine hot from the start: nothing over a sharp edge, nothing on hot parts, slack where things move.',
+      minutes: { best: 8, likely: 15, worst: 25 },
+    },
+    ...more,
+    ...(trims
+      ? [
+          {
+            id: 'ride',
+            station: 'trim' as const,
+            engine: 'runs' as const,
+            text: 'Ride or drive the table through at steady throttle, the logger running; import the log, look at what it earned, accept or not.',
+            caution: 'Within the law and your sight. Whoever drives never works a device.',
+            minutes: { best: 30, likely: 50, worst: 90 },
+          },
+        ]
+      : []),
+    ...(tune === undefined
+      ? []
+      : [
+          {
+            id: 'tune',
+            station: 'trim' as const,
+            engine: 'runs' as const,
+            text: tune,
+            caution: 'One step at a time, and look at temperature and codes after each.',
+            minutes: { best: 15, likely: 30, worst: 60 },
+          },
+        ]),
+    {
+      id: 'explain',
+      station: 'hand-back',
+      text: 'Show the owner the module, its lamp, what not to do (no pressure washer into the plugs), and how to return to stock.',
+      minutes: { best: 4, likely: 8, worst: 15 },
+    },
+    {
+      id: 'recheck',
+      station: 'hand-back',
+      text: 'Agree when to come again: tighten and look after the first ten hours.',
+      asks: { words: 'When, and who looks' },
+      minutes: { best: 1, likely: 2, worst: 5 },
+    },
+  ]
 }

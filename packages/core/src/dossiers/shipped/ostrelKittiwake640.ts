@@ -24,9 +24,13 @@ export function ostrelKittiwake640(): Machine {
       steps: machineSteps({
         identity:
           'Read the frame plate: Kittiwake 640 Four, and the year. From 2018 on the oxygen sensor plug has four pins instead of one.',
-        identityWhy: 'The later one runs in closed loop at cruise: those cells are masked in the trim.',
+        identityWhy: 'The later one runs in closed loop at cruise, and takes back there what the trim adds.',
         batteries: 1,
-        battery: { place: "under the rider's seat, front post", torque: '4 N·m' },
+        battery: { place: "under the rider's seat, front post", torque: '4 N·m', posts: ['battery-negative'] },
+        pressure: {
+          text: 'Let the fuel pressure down: pull the pump relay, crank twice for three seconds, relay back.',
+          plug: 'pump-relay',
+        },
         idle: [1200, 1400],
         prove: 'Ride it warm on a closed road or take it to a rolling road; full load above 10,000 rpm belongs there.',
         cautions: { cool: 'Hot head right under the throttle bodies; the collector stays hot for half an hour.' },

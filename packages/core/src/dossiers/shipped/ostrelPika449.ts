@@ -21,8 +21,12 @@ export function ostrelPika449(): Machine {
           'Read the frame: Pika 449, and the year. The enduro market version has no lamps and no side stand switch.',
         identityWhy: 'Without lamps there is no lamp circuit to take power from.',
         batteries: 1,
-        battery: { place: 'in the airbox side, left', torque: '3 N·m' },
+        battery: { place: 'in the airbox side, left', torque: '3 N·m', posts: ['battery-negative'] },
         discharge: { minutes: 2, why: 'the ignition holds 350 V' },
+        pressure: {
+          text: 'Let the fuel pressure down: pull the pump plug under the tank, crank twice for three seconds, plug back.',
+          plug: 'pump',
+        },
         idle: [1650, 1850],
         byWire: true,
         prove: 'Ride it warm over ground you know, alone on the trail, first on the soft map.',

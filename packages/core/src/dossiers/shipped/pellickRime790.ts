@@ -21,8 +21,7 @@ export function pellickRime790(): Machine {
           'Read the tunnel plate: Rime 790. With electric start there is a battery in the nose; without, power comes from the bench when the engine stands.',
         identityWhy: 'Without a battery the controller is woken and loaded from a bench supply.',
         batteries: 1,
-        battery: { place: 'in the nose, left', torque: '4 N·m' },
-        pressure: 'Let the fuel pressure down: pull the pump plug, pull the engine over ten times, plug back.',
+        battery: { place: 'in the nose, left', torque: '4 N·m', posts: ['battery-negative'] },
         discharge: { minutes: 2, why: 'the ignition holds 300 V' },
         idle: [1500, 1700],
         prove:

@@ -21,7 +21,7 @@ export function pellickSkua960(): Machine {
           'Read the plate at the right seat frame: Skua 960 S. The working version with a tipping bed has a second plug at the tail lamp.',
         identityWhy: 'The second plug carries a lamp circuit with more to spare.',
         batteries: 1,
-        battery: { place: "under the passenger's seat", torque: '5 N·m' },
+        battery: { place: "under the passenger's seat", torque: '5 N·m', posts: ['battery-negative'] },
         idle: [1120, 1280],
         byWire: true,
         prove: 'Drive it warm on the service road, the passenger reads the dial.',

@@ -331,12 +331,20 @@ export function quernbyLearner(): Kit {
     more: [
       {
         id: 'sensor-in',
-        station: 'tie-down',
+        station: 'set-up',
+        needs: { power: 'off', unstarted: true },
+        minutes: { best: 3, likely: 6, worst: 15 },
         text: 'Sensor into its boss, 45 N·m, upper arc, at least 10° above horizontal so that water runs out.',
         caution:
           'No paste or silicone on the tip. A dropped sensor is a dead sensor. Welding only by a licensed welder, pipe off, electronics unplugged.',
       },
-      { id: 'block-tug', station: 'tie-down', text: 'Terminal block: tug each of the five leads, screws 0.3 N·m.' },
+      {
+        id: 'block-tug',
+        station: 'set-up',
+        needs: { power: 'off', unstarted: true },
+        minutes: { best: 2, likely: 4, worst: 8 },
+        text: 'Terminal block: tug each of the five leads, screws 0.3 N·m.',
+      },
     ],
     cautions: [
       ignition,

@@ -22,9 +22,13 @@ export function tarnbrookSaddler880(): Machine {
       steps: machineSteps({
         identity:
           'Read the steering head plate: Saddler 880, and the year. From 2020 on there is a quick-shift sensor on the gear rod.',
-        identityWhy: 'The quick-shift sensor shares the gear wire; a tap there must be read differently.',
+        identityWhy: 'The later gear rod has one plug more; leave it alone, nothing of this kit goes there.',
         batteries: 1,
-        battery: { place: 'under the left radiator shroud', torque: '4 N·m' },
+        battery: { place: 'under the left radiator shroud', torque: '4 N·m', posts: ['battery-negative'] },
+        pressure: {
+          text: 'Let the fuel pressure down: pull the pump relay, crank twice for three seconds, relay back.',
+          plug: 'pump-relay',
+        },
         idle: [1150, 1350],
         byWire: true,
         prove: 'Ride it warm over ground you know, first on the road, standing on the pegs once: nothing rattles.',

@@ -89,7 +89,9 @@ export function wrenCore34(): Kit {
     more: [
       {
         id: 'throttle-setup',
-        station: 'wake',
+        station: 'set-up',
+        needs: { power: 'on', unstarted: true },
+        minutes: { best: 1, likely: 3, worst: 8 },
         text: 'Throttle set-up: key on, throttle let go for five seconds, fully open for five, let go. Lamp steady: done.',
         caution: 'Prove the return to zero before the first start.',
       },
@@ -124,13 +126,17 @@ export function wrenCore48(): Kit {
     more: [
       {
         id: 'bench-power',
-        station: 'wake',
-        text: 'Without a battery: bench supply 12.5 V, at least 12 A for the pump prime, on the white bench plug. Load the map, then take it off.',
+        station: 'set-up',
+        needs: { power: 'off', unstarted: true },
+        minutes: { best: 5, likely: 12, worst: 25 },
+        text: 'Without a battery: bench supply {bench}, on the white bench plug. Load the map, then take it off.',
         caution: 'Polarity: white cap, pin 1 is plus. Nobody near the track.',
       },
       {
         id: 'throttle-setup',
-        station: 'wake',
+        station: 'set-up',
+        needs: { power: 'on', unstarted: true },
+        minutes: { best: 1, likely: 3, worst: 8 },
         text: 'Throttle set-up: throttle let go for five seconds, fully open for five, let go. Lamp steady: done.',
         caution: 'Prove the return to zero before the first start.',
       },

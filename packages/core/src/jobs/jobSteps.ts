@@ -1,0 +1,118 @@
+import { findTarget, targetKey } from '../access/index.ts'
+import {
+  inSentence,
+  orderSteps,
+  type CoverId,
+  type Kit,
+  type Machine,
+  type Station,
+  type Step,
+} from '../dossiers/index.ts'
+import { benchSupply } from '../electrical/index.ts'
+import { inSchool, mountPlaceOf } from './accessChoices.ts'
+import { accessOf, opensFuel } from './jobAccess.ts'
+import type { JobDossiers, JobState } from './model.ts'
+import { tieSchoolOf, tieSchools } from './routeChoices.ts'
+
+type Needed = Pick<JobState, 'choices' | 'found'>
+const nothingChosen: Needed = { choices: {}, found: [] }
+
+/** Steps of a station by the shop's practices, in an order in which each finds what it needs, across machine and kit. */
+export function stepsOf(dossiers: JobDossiers, station: Station, state: Needed = nothingChosen): Step[] {
+  return jobSteps(dossiers, state).filter((step) => step.station === station)
+}
+
+/**
+ * All steps of a job in order. Where the two dossiers leave no possible order (each is possible for itself), they stand as they are
+ * written, the machine's first.
+ */
+export function jobSteps(dossiers: JobDossiers, state: Needed = nothingChosen): Step[] {
+  const { machine, kit } = dossiers
+  const fuel = opensFuel(accessOf(dossiers, state))
+  const key = JSON.stringify([
+    fuel,
+    state.choices.battery?.value,
+    state.choices.tying?.value,
+    mountPlaceOf(dossiers, state)?.id,
+  ])
+  const known = orders.get(dossiers) ?? new Map<string, Step[]>()
+  orders.set(dossiers, known)
+  const order = known.get(key)
+  if (order) return order
+  const early = tieSchoolOf(state) === tieSchools[1]
+  const steps = [...machine.steps, ...kit.steps]
+    .filter((step) => inSchool(machine, step, state) && (step.when === undefined || fuel))
+    .map((step): Step => {
+      const station = early && step.marks === 'ties' ? 'lay-loom' : step.station
+      return { ...step, station, text: stepText(dossiers, state, step) }
+    })
+  const ordered = orderSteps(steps)
+  const made = ordered.ok ? ordered.value : steps
+  known.set(key, made)
+  return made
+}
+const orders = new WeakMap<JobDossiers, Map<string, Step[]>>()
+
+/** A step's words with the figures of this job; what the kit's sheet says about one machine is not said of another. */
+function stepText(dossiers: JobDossiers, state: Needed, step: Step): string {
+  const { machine, kit } = dossiers
+  const place = mountPlaceOf(dossiers, state)
+  const sheet = kit.places?.find((item) => item.machine === machine.id)?.place
+  const elsewhere = !madeFor(kit, machine) || (place !== undefined && sheet !== undefined && place.id !== sheet)
+  if (elsewhere && place && step.marks === 'mount' && step.station === 'lay-loom')
+    return `Set the ${inSentence(kit.module.name)} at ${inSentence(place.name)} (${place.place}), do not fix it yet.`
+  if (elsewhere && step.marks === 'route')
+    return `Lay the loom${place ? ` from ${inSentence(place.name)}` : ''} through the passages the plan shows, plugged into nothing: every branch must reach its place.`
+  const bench = benchSupply(machine, kit)
+  return step.text.replace(
+    '{bench}',
+    bench
+      ? `${bench.volts[0]} to ${bench.volts[1]} V${bench.sizeA === null ? '' : `, ${bench.sizeA} A`} (${bench.peakA.toFixed(1)} A at the pump’s prime)`
+      : 'of 12.5 to 13.5 V',
+  )
+}
+
+export function madeFor(kit: Kit, machine: Machine): boolean {
+  return kit.fits.length === 0 || kit.fits.includes(machine.id)
+}
+
+/** The steps of make-safe with the covers that come off in front of each, in the order of the plan. */
+export function coversBefore<T extends { removal: { cover: { id: CoverId } } }>(
+  dossiers: JobDossiers,
+  state: Needed,
+  off: readonly T[],
+): { covers: T[]; step: string }[] {
+  const { machine } = dossiers
+  const plan = accessOf(dossiers, state)
+  const left = [...off]
+  const steps = stepsOf(dossiers, 'make-safe', state)
+  const take = (wanted: ReadonlySet<CoverId>): T[] => {
+    const taken = left.filter((item) => wanted.has(item.removal.cover.id))
+    for (const item of taken) left.splice(left.indexOf(item), 1)
+    return taken
+  }
+  const made = steps.map((step) => {
+    const wanted = new Set<CoverId>(withPrerequisites(machine, step.needs?.covers ?? []))
+    for (const target of step.needs?.reach ?? []) {
+      const found = findTarget(machine, Object.entries(target).map(([kind, id]) => `${kind}:${String(id)}`)[0] ?? '')
+      const planned = found && plan?.targets.find((item) => targetKey(item.target) === targetKey(found))
+      for (const id of planned?.covers ?? []) wanted.add(id)
+    }
+    return { covers: take(wanted), step: step.id }
+  })
+  if (left.length === 0) return made
+  // A machine without needs written down: in front of the step that takes the battery off, as always.
+  const batteryOff = steps.findIndex((step) => step.power === 'off')
+  return made.map((item, i) => (i === Math.max(0, batteryOff) ? { ...item, covers: [...item.covers, ...left] } : item))
+}
+
+function withPrerequisites(machine: Machine, covers: readonly CoverId[]): CoverId[] {
+  const all = new Set<CoverId>()
+  const add = (id: CoverId) => {
+    if (all.has(id)) return
+    all.add(id)
+    for (const before of machine.covers?.find((cover) => cover.id === id)?.after ?? []) add(before)
+  }
+  covers.forEach(add)
+  return [...all]
+}
