@@ -43,9 +43,7 @@ const endMinutes: Record<KitEnd['type'], Minutes> = {
 }
 const solderJoint: Minutes = { best: 6, likely: 9, worst: 15 }
 
-const dayStations: readonly Station[] = stations.slice(0, stations.indexOf('close-up') + 1)
-
-/** The job from taking in to closing up, on the clock. */
+/** The job from taking in to handing back, on the clock. */
 export function jobDay(dossiers: JobDossiers, state: JobState, learnt: LearntTimes = new Map()): JobDay {
   const tasks = jobTasks(dossiers, state, learnt)
   const people = peopleOf(state)
@@ -74,7 +72,7 @@ export function jobTasks(dossiers: JobDossiers, state: JobState, learnt: LearntT
     return { ...task, minutes: known ?? task.minutes, learntFrom: known?.n ?? 0 }
   }
   let gate: string[] = []
-  for (const station of dayStations) {
+  for (const station of stations) {
     const made = stationTasks(dossiers, state, station, gate).map(timed)
     tasks.push(...made)
     const needed = new Set(made.flatMap((task) => task.after))

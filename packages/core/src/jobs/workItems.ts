@@ -93,13 +93,20 @@ function backOn(dossiers: JobDossiers, state: JobState): (WorkItem & { kind: 'co
   }))
 }
 
+/** What is given with a tick: the words a step asks for, or why it is done without what it asks. */
+export interface TickWords {
+  wrote?: string
+  without?: string
+}
+
 /** The entry that ticks an item off. */
-export function entryOfWork(item: WorkItem): EntryBody {
+export function entryOfWork(item: WorkItem, { wrote, without }: TickWords = {}): EntryBody {
+  const reason = without === undefined ? {} : { without }
   switch (item.kind) {
     case 'step':
-      return { kind: 'step-done', step: item.step.id }
+      return { kind: 'step-done', step: item.step.id, ...(wrote === undefined ? {} : { wrote }), ...reason }
     case 'cover-off':
-      return { kind: 'cover-off', cover: item.removal.cover.id }
+      return { kind: 'cover-off', cover: item.removal.cover.id, ...reason }
     case 'cover-on':
       return { kind: 'cover-on', cover: item.closing.cover.id }
     case 'earlier':
@@ -108,8 +115,13 @@ export function entryOfWork(item: WorkItem): EntryBody {
 }
 
 /** Everything that ticking an item off writes down: the tick itself, and what its step settles about the loom. */
-export function entriesOfWork(item: WorkItem, dossiers: JobDossiers, state: JobState): EntryBody[] {
-  const tick = entryOfWork(item)
+export function entriesOfWork(
+  item: WorkItem,
+  dossiers: JobDossiers,
+  state: JobState,
+  words: TickWords = {},
+): EntryBody[] {
+  const tick = entryOfWork(item, words)
   return item.kind === 'step' && item.step.marks ? [...marksOf(item.step, dossiers, state), tick] : [tick]
 }
 

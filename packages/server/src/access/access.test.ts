@@ -89,7 +89,8 @@ describe('a job on the clock', () => {
       entry(1, { kind: 'note', text: 'begun' }, first),
       entry(2, { kind: 'cover-off', cover: 'tank-cover' }, later),
       entry(3, { kind: 'cover-on', cover: 'tank-cover' }),
-      entry(4, { kind: 'station-done', station: 'hand-back' }),
+      entry(4, { kind: 'step-done', step: 'recheck', wrote: 'after ten hours, Runa looks' }, at()),
+      entry(5, { kind: 'station-done', station: 'hand-back' }),
     ]
     expect((await app.ask('POST', `/api/jobs/${id}/journal`, { entries })).status).toBe(200)
     return id
@@ -111,7 +112,7 @@ describe('a job on the clock', () => {
     const open = report.rows.find((row) => row.station === 'open-up')
     expect(open).toMatchObject({ takenMin: 20 })
     expect(report.slow[0]).toMatchObject({ name: 'Tank cover off', takenMin: 20 })
-    expect(report.people).toEqual([{ by: 'Runa', minutes: 24 }])
+    expect(report.people).toEqual([{ by: 'Runa', minutes: 28 }])
     const csv = await app.server.inject({ url: `/api/jobs/${id}/times.csv` })
     expect(csv.headers['content-type']).toContain('text/csv')
     expect(csv.body).toMatch(/^station,planned \(min\),taken \(min\),tasks,tasks measured\r\n/)

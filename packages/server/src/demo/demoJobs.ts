@@ -4,6 +4,7 @@ import {
   currentTrim,
   jobTasks,
   entriesOfWork,
+  openWait,
   planOf,
   requireTrimBasis,
   planTicks,
@@ -61,8 +62,19 @@ function entryWriter(demo: DemoJob, job: LoadedJob) {
       const id = `${demo.id}-${entries.length + 1}`
       const minutes = times.get(taskOf(body))
       clock += (minutes ? Math.max(0.4, drawMinutes(minutes, random)) : 0.7) * 60_000
-      const at = new Date(clock).toISOString()
-      entries.push({ id, at, by: demo.by, device: 'yard tablet', ...body })
+      const entry = (): NewEntry => ({
+        id,
+        at: new Date(clock).toISOString(),
+        by: demo.by,
+        device: 'yard tablet',
+        ...body,
+      })
+      // What has to be waited out is waited out.
+      if (body.kind === 'step-done' || body.kind === 'cover-off') {
+        const state = replay(job.dossiers, entries)
+        while (openWait(job.dossiers, state, entry()) !== null) clock += 60_000
+      }
+      entries.push(entry())
       return id
     },
   }
@@ -94,6 +106,20 @@ function ticksOf(job: LoadedJob, kitEnd: string): EntryBody[] {
   return end ? planTicks(job.dossiers, replay(job.dossiers, []), end, match).map((tick) => tick.makes) : []
 }
 
+/** What the yard's people write where a step asks for words. */
+const written: Record<string, string | undefined> = {
+  aim: 'Runs unevenly above the tree line; stock exhaust and filter, nothing fitted before.',
+  told: 'Told what it may mean for road use and cover; the owner heard it and agreed.',
+  codes: 'No codes, lamps go out.',
+  baseline: 'One warm pull on stock, logged; mixture steady at cruise.',
+  'pedal-plain': 'Rest 0.74 and 0.37 V, half 2.45 and 1.22 V, full 4.18 and 2.09 V.',
+  'key-on': 'No codes but those of the key-ons of this job.',
+  authority: 'It answers at once, and only where it should.',
+  road: 'Warm, half an hour, nothing rattles, no lamp.',
+  'codes-after': 'None, as it came.',
+  recheck: 'After ten hours; whoever fitted it looks.',
+}
+
 /** What a fitter writes down at a station when all goes well. */
 function stationWork(job: LoadedJob, station: Station, so: readonly NewEntry[]): EntryBody[] {
   const { kit } = job.dossiers
@@ -101,7 +127,9 @@ function stationWork(job: LoadedJob, station: Station, so: readonly NewEntry[]):
     return kit.parts.map((part) => ({ kind: 'part-checked', part: part.id, state: 'present' }))
   if (station === 'hook-up') return kit.ends.flatMap((end) => ticksOf(job, end.id))
   return workOf(job.dossiers, replay(job.dossiers, so), station).flatMap((item): EntryBody[] => {
-    const made = entriesOfWork(item, job.dossiers, replay(job.dossiers, so))
+    const asks = item.kind === 'step' && item.step.asks !== undefined
+    const wrote = asks && item.kind === 'step' ? (written[item.step.id] ?? 'As it should be.') : undefined
+    const made = entriesOfWork(item, job.dossiers, replay(job.dossiers, so), wrote === undefined ? {} : { wrote })
     if (item.kind !== 'step') return made
     const { step } = item
     const { reading } = step

@@ -54,6 +54,12 @@ export const problemCodes = {
   'pairing-closed': 'Too many wrong codes in the last hour; pairing is opened anew on the machine the server runs on.',
   'too-many': 'Too many tries; wait as long as retry-after says.',
   'not-restored': 'Entries are only taken again after the yard was restored from a backup.',
+  // Entries that ask for more
+  'step-asks': 'A step asks for a figure or a sentence, and has neither that nor a reason.',
+  'wait-open': 'A wait is not over, and nobody said why it is not waited out.',
+  'fuel-open': 'What stays off has its fuel line open.',
+  'reason-short': 'The reason is not a few words.',
+  'impossible-order': 'There is no order in which every step finds what it needs.',
   // The state of the yard
   'folder-gone': 'The data folder was moved or deleted under the running server.',
   'too-slow': 'The work took longer than it may and was ended.',

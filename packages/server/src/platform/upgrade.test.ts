@@ -91,11 +91,13 @@ describe.each(stores)('a yard as %s', (name) => {
       expect(job.machine.hash, 'jobs keep theirs').toBe(row?.machine_hash)
     }
     // The corrected data has arrived: what is newest has its covers and passages.
-    const { document } = await get('/api/dossiers/machine/pellick-gorse-430')
+    const { document, hash } = await get('/api/dossiers/machine/pellick-gorse-430')
     expect(document.passages.length).toBeGreaterThan(0)
-    const first = old.tables.dossiers.find((item) => item.id === 'pellick-gorse-430')
+    const [first] = old.tables.dossiers
+      .filter((item) => item.id === 'pellick-gorse-430')
+      .sort((a, b) => Number(b.version) - Number(a.version))
     const shipped = app.seeded.find((item) => item.name.includes('Gorse'))
-    if (JSON.stringify(first?.document).includes('"passages"')) expect(shipped).toBeUndefined()
+    if (first?.hash === hash) expect(shipped).toBeUndefined()
     else expect(shipped).toMatchObject({ correction: true, version: Number(first?.version) + 1 })
     if (shipped) {
       const job = jobs.find((item) => old.tables.jobs.find((row) => row.id === item.id)?.machine_hash === first?.hash)

@@ -1,4 +1,4 @@
-import { bodyOutline, type DrawnPoint } from '@tidy-badger/core/access'
+import { bodyOutline, bodyView, type DrawnPoint } from '@tidy-badger/core/access'
 import { colourHex, type Hazard, type Kit, type Machine, type PointAt } from '@tidy-badger/core/dossiers'
 import type { JobDossiers } from '@tidy-badger/core/jobs'
 import { endPoint, hazardWords, loomLines, passagePoints, placePoint, type LaidLoom } from '@tidy-badger/core/routing'
@@ -24,19 +24,19 @@ const hazardLetters: Record<Hazard['kind'], string> = {
 export function loomSvg({ machine, kit }: JobDossiers, loom: LaidLoom, title: string): string {
   const { body } = machine
   if (!body) return svgDocument(width, 80, title, [svgWords(20, 40, 'The size of the machine is not written down.')])
-  const scale = (width - 2 * margin) / body.lengthM
-  const topHeight = body.widthM * scale
-  const sideHeight = body.heightM * scale
+  const views = { top: bodyView(body, 'top'), side: bodyView(body, 'side') }
+  const scale = (width - 2 * margin) / views.top.width
   const topAt = 80
-  const sideAt = topAt + topHeight + 40
+  const sideAt = topAt + views.top.height * scale + 20
+  const sideHeight = views.side.height * scale
   const outline = bodyOutline(body)
   const top = (point: PointAt): [number, number] => [
-    margin + point.x * scale,
-    topAt + (point.y + body.widthM / 2) * scale,
+    margin + views.top.along(point.x) * scale,
+    topAt + views.top.across(point.y) * scale,
   ]
   const side = (point: PointAt): [number, number] => [
-    margin + point.x * scale,
-    sideAt + (body.heightM - point.z) * scale,
+    margin + views.side.along(point.x) * scale,
+    sideAt + views.side.across(point.z) * scale,
   ]
   const bodyLines = (lines: DrawnPoint[][], at: (point: DrawnPoint) => [number, number]) =>
     lines.map((line) => `<path d="${path(line.map(at))}" fill="none" stroke="#9a9d98" stroke-width="1.4"/>`)
@@ -86,7 +86,7 @@ function view(
     const [x, y] = points[Math.floor(points.length / 2)].map((value, axis) => (value + points[0][axis]) / 2)
     const letters = passage.hazards.map((hazard) => hazardLetters[hazard.kind]).join('')
     return [
-      `<path d="${path(points)}" fill="none" stroke="#b9b9b2" stroke-width="1" stroke-dasharray="2 4"/>`,
+      `<path data-passage="${passage.id}" d="${path(points)}" fill="none" stroke="#b9b9b2" stroke-width="1" stroke-dasharray="2 4"/>`,
       ...(letters === '' ? [] : [svgWords(x, y - 4, letters, ' font-size="9" fill="#b3261e" text-anchor="middle"')]),
     ]
   })

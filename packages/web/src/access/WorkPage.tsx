@@ -26,7 +26,7 @@ import { selectWork, showWorkPicture, useWorkSelection, workPictures, type WorkP
 const pictureNames: Record<WorkPicture, string> = { machine: 'Machine', day: 'Day', also: 'Also' }
 
 /** Stations at which covers move. */
-const openStations: readonly Station[] = ['make-safe', 'open-up', 'wake', 'close-up']
+const openStations: readonly Station[] = ['make-safe', 'open-up', 'set-up', 'close-up']
 
 /** A station made of work: the one thing to do is large, the machine beside it, the day one tap further. */
 export function WorkPage({ station, children }: { station: Station; children?: ReactNode }) {

@@ -1,4 +1,4 @@
-export { BodyLines, bodyView, type View } from './components/BodyLines.tsx'
+export { BodyLines } from './components/BodyLines.tsx'
 export { CheckKitPage } from './CheckKitPage.tsx'
 export { DayButton } from './components/DayButton.tsx'
 export { TakeInPage } from './TakeInPage.tsx'

@@ -31,7 +31,7 @@ function StationView({ station }: { station: Station }) {
       return <TakeInPage />
     case 'check-kit':
       return <CheckKitPage />
-    case 'wake':
+    case 'set-up':
       return (
         <WorkPage station={station}>
           <SettingsList />

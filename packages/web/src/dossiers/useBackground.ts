@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
-import type { View } from '../access/index.ts'
+import type { View } from '@tidy-badger/core/access'
 import { shrinkPhoto } from '../photos/index.ts'
 import { deviceStore } from '../platform/storage/deviceStore.ts'
 

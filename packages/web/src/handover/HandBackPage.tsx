@@ -1,7 +1,8 @@
 import { handbackSheet } from '@tidy-badger/core/handover'
-import { stepsOf } from '@tidy-badger/core/jobs'
+import { workOf } from '@tidy-badger/core/jobs'
 import { Check, FileDown, Printer } from 'lucide-react'
 import type { ReactNode } from 'react'
+import { WorkDock } from '../access/index.ts'
 import { StationDoneButton, StopGate, useJob } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { MarginCard } from '../ui/MarginCard.tsx'
@@ -10,13 +11,13 @@ import { useKeys } from '../ui/useKeys.ts'
 import { SheetView } from './components/SheetView.tsx'
 
 export function HandBackPage() {
-  const { dossiers, job, state, stops, write } = useJob()
+  const { dossiers, job, state, stops } = useJob()
   const sheet = handbackSheet(dossiers, job, state)
-  const steps = stepsOf(dossiers, 'hand-back')
-  const open = steps.filter((step) => !(step.id in state.stepsDone))
+  const items = workOf(dossiers, state, 'hand-back')
+  const steps = items.flatMap((item) => (item.kind === 'step' ? [item.step] : []))
+  const open = items.filter((item) => !item.done)
   const finished = 'hand-back' in state.stationsDone
-  const tick = () => void write({ kind: 'step-done', step: open[0].id })
-  useKeys({ p: () => window.print(), ...(open.length > 0 && stops.length === 0 ? { Space: tick } : {}) })
+  useKeys({ p: () => window.print() })
   return (
     <Stage
       picture={<SheetView sheet={sheet} />}
@@ -71,15 +72,7 @@ export function HandBackPage() {
         ) : stops.length > 0 ? (
           <Dock title="A stop is open. Mend it before the machine goes back." />
         ) : open.length > 0 ? (
-          <Dock
-            title={open[0].text}
-            hint={`${open.length} left with the owner`}
-            actions={
-              <Button look="main" onClick={tick}>
-                Done <KeyHint>space</KeyHint>
-              </Button>
-            }
-          />
+          <WorkDock station="hand-back" items={items} current={open[0]} gated={false} onDone={() => undefined} />
         ) : (
           <Dock
             title="Hand it back"

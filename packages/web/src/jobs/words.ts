@@ -9,8 +9,9 @@ export const stationNames: Record<Station, string> = {
   'open-up': 'Open up',
   'lay-loom': 'Lay loom',
   'hook-up': 'Hook up',
-  'tie-down': 'Tie down',
+  'set-up': 'Set up',
   wake: 'Wake',
+  'tie-down': 'Tie down',
   'close-up': 'Close up',
   trim: 'Trim',
   prove: 'Prove',
@@ -25,7 +26,13 @@ export function entryWords(entry: NewEntry, { machine, kit }: JobDossiers): stri
     case 'note':
       return entry.text
     case 'step-done':
-      return [...machine.steps, ...kit.steps].find((step) => step.id === entry.step)?.text ?? entry.step
+      return [
+        [...machine.steps, ...kit.steps].find((step) => step.id === entry.step)?.text ?? entry.step,
+        entry.wrote,
+        entry.without && `done without: ${entry.without}`,
+      ]
+        .filter(Boolean)
+        .join(' · ')
     case 'part-checked':
       return `${kit.parts.find((part) => part.id === entry.part)?.name ?? entry.part}: ${entry.state}${entry.instead ? `, ${entry.instead}` : ''}`
     case 'reading':

@@ -119,7 +119,7 @@ export function kitDocument(facts: Facts): Kit {
       { id: 'sheet', name: 'Instruction sheet', count: 1, missing: 'note' },
     ],
     ...(trim ? { trim } : {}),
-    steps: kitSteps({ lay, mount, lamp, authority, more, tune, trims: trim !== undefined }),
+    steps: kitSteps({ lay, mount, lamp, authority, more, tune }),
   }
 }
 
@@ -130,11 +130,10 @@ interface KitStepFacts {
   authority: string
   more: Step[]
   tune?: string
-  trims: boolean
 }
 
 /** Steps of fitting a kit: each says what it needs, the order follows from that and from the machine's own. */
-export function kitSteps({ lay, mount, lamp, authority, more, tune, trims }: KitStepFacts): Step[] {
+export function kitSteps({ lay, mount, lamp, authority, more, tune }: KitStepFacts): Step[] {
   const monoxide = 'Running engine only in the open or with extraction: carbon monoxide.'
   return [
     {
@@ -212,18 +211,6 @@ export function kitSteps({ lay, mount, lamp, authority, more, tune, trims }: Kit
       minutes: { best: 8, likely: 15, worst: 25 },
     },
     ...more,
-    ...(trims
-      ? [
-          {
-            id: 'ride',
-            station: 'trim' as const,
-            engine: 'runs' as const,
-            text: 'Ride or drive the table through at steady throttle, the logger running; import the log, look at what it earned, accept or not.',
-            caution: 'Within the law and your sight. Whoever drives never works a device.',
-            minutes: { best: 30, likely: 50, worst: 90 },
-          },
-        ]
-      : []),
     ...(tune === undefined
       ? []
       : [

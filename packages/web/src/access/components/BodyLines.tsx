@@ -1,20 +1,5 @@
-import { bodyOutline, type DrawnPoint } from '@tidy-badger/core/access'
+import { bodyOutline, bodyView, viewRimM as rim, type DrawnPoint, type View } from '@tidy-badger/core/access'
 import type { Body } from '@tidy-badger/core/dossiers'
-
-export type View = 'top' | 'side'
-/** Room around the machine, m. */
-export const rim = 0.12
-
-/** How a machine's own axes lie in a view: x to the right, up or to the right of its middle upwards on the paper. */
-export function bodyView(body: Body, view: View) {
-  const [low, high] = view === 'top' ? [-body.widthM / 2, body.widthM / 2] : [0, body.heightM]
-  return {
-    width: body.lengthM + 2 * rim,
-    height: high - low + 2 * rim,
-    along: (x: number) => x + rim,
-    across: (value: number) => (view === 'top' ? value - low + rim : high - value + rim),
-  }
-}
 
 /** The machine itself as lines. @param unit width of a hair on the screen, m */
 export function BodyLines({ body, view, unit }: { body: Body; view: View; unit: number }) {

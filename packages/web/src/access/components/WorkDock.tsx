@@ -1,7 +1,18 @@
 import { fastenerWords, inSentence, type Station } from '@tidy-badger/core/dossiers'
-import { entriesOfWork, wordsOf, type EntryBody, type WorkItem } from '@tidy-badger/core/jobs'
+import {
+  entriesOfWork,
+  entryOfWork,
+  openWait,
+  reasonAsked,
+  reasonIsGiven,
+  stepAsks,
+  wordsOf,
+  type EntryBody,
+  type WorkItem,
+} from '@tidy-badger/core/jobs'
 import { useState } from 'react'
 import { StationDoneButton, stationNames, useJob } from '../../jobs/index.ts'
+import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dock, KeyHint } from '../../ui/Stage.tsx'
 import { useKeys } from '../../ui/useKeys.ts'
@@ -45,42 +56,69 @@ function ItemDock({
   left: number
   onDone: () => void
 }) {
-  const { write, dossiers, state, undo } = useJob()
-  const reading = item.kind === 'step' ? item.step.reading : undefined
+  const { write, dossiers, state, undo, job } = useJob()
+  const step = item.kind === 'step' ? item.step : undefined
+  const reading = step?.reading
   const [value, setValue] = useState('')
+  const [wrote, setWrote] = useKeptText(`job/${job.id}/wrote/${item.id}`)
+  const [without, setWithout] = useKeptText(`job/${job.id}/without/${item.id}`)
+  const [declining, setDeclining] = useState(false)
+  const [sure, setSure] = useState(false)
   const [wrong, setWrong] = useState('')
   const [deviating, setDeviating] = useState(false)
   const number = Number(value.replace(',', '.'))
+  const outside =
+    reading !== undefined &&
+    value.trim() !== '' &&
+    ((reading.low !== undefined && number < reading.low) || (reading.high !== undefined && number > reading.high))
+  const words = {
+    ...(wrote.trim() === '' ? {} : { wrote: wrote.trim() }),
+    ...(declining && without.trim() !== '' ? { without: without.trim() } : {}),
+  }
+  /** What still has to be given before the tick; null when it may be made. */
+  const missing = (): string | null => {
+    if (declining) return reasonIsGiven(words.without) ? null : reasonAsked
+    if (reading && (value.trim() === '' || !Number.isFinite(number)))
+      return `Type the ${reading.quantity} in ${reading.unit}, a plain number.`
+    if (step?.asks && !reading) {
+      const asks = stepAsks(state, step, words)
+      if (asks) return asks
+    }
+    if (outside && !sure) {
+      setSure(true)
+      return `${value} ${reading.unit} is outside what is usual. Read it again; once more writes it down as a finding.`
+    }
+    return openWait(dossiers, state, { ...entryOfWork(item), id: 'now', at: new Date().toISOString() })
+  }
   const finish = async () => {
     if (item.done) {
       if (await undo(item.done.entry)) onDone()
       return
     }
-    if (reading && (value.trim() === '' || !Number.isFinite(number))) {
-      setWrong(`Type the ${reading.quantity} in ${reading.unit}, a plain number.`)
-      return
-    }
+    const why = missing()
+    setWrong(why ?? '')
+    if (why !== null) return
     const bodies: EntryBody[] =
-      reading && item.kind === 'step'
-        ? [{ kind: 'reading', quantity: reading.quantity, value: number, unit: reading.unit, step: item.step.id }]
+      reading && step && !declining
+        ? [{ kind: 'reading', quantity: reading.quantity, value: number, unit: reading.unit, step: step.id }]
         : []
-    if (await write(...bodies, ...entriesOfWork(item, dossiers, state))) onDone()
+    if (!(await write(...bodies, ...entriesOfWork(item, dossiers, state, words)))) return
+    setWrote('')
+    setWithout('')
+    onDone()
   }
   useKeys({ Space: () => void finish(), n: () => setDeviating(true) })
-  const outside =
-    reading &&
-    value.trim() !== '' &&
-    ((reading.low !== undefined && number < reading.low) || (reading.high !== undefined && number > reading.high))
+  const asksWords = step?.asks && !item.done && stepAsks(state, { ...step, reading: undefined }) !== null
   return (
     <>
       <Dock
         title={
           <span className="flex flex-wrap items-center gap-x-3 gap-y-1">
-            {(station === 'open-up' || station === 'lay-loom' || station === 'tie-down') && (
+            {(station === 'open-up' || station === 'lay-loom' || station === 'set-up') && (
               <span
                 className={`rounded-md border-2 px-2 text-[16px] ${state.power === 'on' ? 'border-lamp text-lamp' : 'border-dock-ink'}`}
               >
-                battery {state.power === 'on' ? 'still on' : 'off'}
+                battery {state.power === 'on' ? 'on' : 'off'}
               </span>
             )}
             {wordsOf(item)}
@@ -100,27 +138,67 @@ function ItemDock({
           </>
         }
       >
-        {reading && !item.done && (
-          <label className="mt-2 flex flex-wrap items-center gap-3">
-            <span className="text-dock-quiet">
-              expected {reading.low}–{reading.high} {reading.unit}
-            </span>
-            <input
-              inputMode="decimal"
-              aria-label={`${reading.quantity}, ${reading.unit}`}
-              className="figures w-32 text-[22px]"
-              value={value}
-              onChange={(event) => setValue(event.target.value)}
-              onKeyDown={(event) => event.key === 'Enter' && void finish()}
-            />
-            {outside && <span className="font-semibold text-lamp">outside what is usual: note why</span>}
-            {wrong && <span role="alert">{wrong}</span>}
-          </label>
+        {!item.done && (reading || asksWords || wrong !== '') && (
+          <div className="mt-2 flex flex-wrap items-center gap-3">
+            {reading && !declining && (
+              <label className="flex flex-wrap items-center gap-3">
+                <span className="text-dock-quiet">
+                  expected {rangeWords(reading)} {reading.unit}
+                </span>
+                <input
+                  inputMode="decimal"
+                  aria-label={`${reading.quantity}, ${reading.unit}`}
+                  className="figures w-32 text-[22px]"
+                  value={value}
+                  onChange={(event) => {
+                    setValue(event.target.value)
+                    setSure(false)
+                  }}
+                  onKeyDown={(event) => event.key === 'Enter' && void finish()}
+                />
+              </label>
+            )}
+            {asksWords && !declining && (
+              <label className="flex min-w-0 flex-1 flex-wrap items-center gap-3">
+                <span className="text-dock-quiet">{step.asks?.words}</span>
+                <input
+                  className="min-w-48 flex-1"
+                  value={wrote}
+                  onChange={(event) => setWrote(event.target.value)}
+                  onKeyDown={(event) => event.key === 'Enter' && void finish()}
+                />
+              </label>
+            )}
+            {declining && (
+              <label className="flex min-w-0 flex-1 flex-wrap items-center gap-3">
+                <span className="text-dock-quiet">Why it goes without</span>
+                <input
+                  className="min-w-48 flex-1"
+                  value={without}
+                  onChange={(event) => setWithout(event.target.value)}
+                  onKeyDown={(event) => event.key === 'Enter' && void finish()}
+                />
+              </label>
+            )}
+            <Button look="dock" aria-pressed={declining} onClick={() => setDeclining(!declining)}>
+              {declining ? 'Give it after all' : 'Go on without'}
+            </Button>
+            {wrong && (
+              <span role="alert" className="font-semibold text-lamp">
+                {wrong}
+              </span>
+            )}
+          </div>
         )}
       </Dock>
       <NotLikeThis item={item} station={station} open={deviating} onClose={() => setDeviating(false)} />
     </>
   )
+}
+
+function rangeWords({ low, high }: { low?: number; high?: number }): string {
+  if (low === undefined) return high === undefined ? '' : `at most ${high}`
+  return high === undefined ? `at least ${low}` : `${low}–${high}`
 }
 
 function doneWord(item: WorkItem): string {
@@ -135,6 +213,7 @@ function hintOf(item: WorkItem): string | null {
   const parts = [
     ...(cover.helper ? ['two people'] : []),
     ...cover.fasteners.map(fastenerWords),
+    ...(cover.stuffed ? [`${item.kind === 'cover-on' ? 'first out' : 'put in'}: ${cover.stuffed}`] : []),
     ...(item.kind === 'cover-on' && cover.saves.length > 0 ? [`back with it: ${cover.saves.join(', ')}`] : []),
     ...(item.kind === 'cover-off' && item.removal.reaches.length > 0
       ? [

@@ -17,7 +17,7 @@ export function WorkMargin({ item, station, gated }: { item: WorkItem | undefine
   const photos = state.photos.filter(
     (photo) => (cover && photo.about?.cover === cover.id) || (step && photo.about?.step === step.id),
   )
-  const trayStation = ['make-safe', 'open-up', 'wake', 'close-up', 'hook-up'].includes(station)
+  const trayStation = ['make-safe', 'open-up', 'set-up', 'wake', 'close-up', 'hook-up'].includes(station)
   return (
     <>
       {gated && <StopGate />}

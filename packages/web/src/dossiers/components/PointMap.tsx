@@ -1,7 +1,8 @@
 import { routePoints, withPointAt, type Body, type Machine, type PointAt } from '@tidy-badger/core/dossiers'
 import { passagePoints } from '@tidy-badger/core/routing'
 import { useRef, type KeyboardEvent } from 'react'
-import { BodyLines, bodyView, type View } from '../../access/index.ts'
+import { bodyView, type View } from '@tidy-badger/core/access'
+import { BodyLines } from '../../access/index.ts'
 import { changeDraft } from '../draftStore.ts'
 
 const stepM = 0.01
@@ -38,7 +39,7 @@ export function PointMap({
     if (!matrix) return null
     const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
     const up = across(0) - y
-    return view === 'top' ? { ...before, x: x - along(0), y: -up } : { ...before, x: x - along(0), z: up }
+    return view === 'top' ? { ...before, x: x - along(0), y: up } : { ...before, x: x - along(0), z: up }
   }
   const move = (id: string, to: PointAt) => changeDraft((now) => withPointAt(now, id, to))
   const keys = (event: KeyboardEvent, id: string, now: PointAt) => {
@@ -46,8 +47,8 @@ export function PointMap({
     const shift: Record<string, [number, number]> = {
       ArrowLeft: [-step, 0],
       ArrowRight: [step, 0],
-      ArrowUp: [0, view === 'top' ? -step : step],
-      ArrowDown: [0, view === 'top' ? step : -step],
+      ArrowUp: [0, step],
+      ArrowDown: [0, -step],
     }
     const by = shift[event.key]
     if (by) {
@@ -87,7 +88,7 @@ export function PointMap({
         <image
           href={picture}
           x={along(0)}
-          y={across(view === 'top' ? -body.widthM / 2 : body.heightM)}
+          y={across(view === 'top' ? body.widthM / 2 : body.heightM)}
           width={body.lengthM}
           height={view === 'top' ? body.widthM : body.heightM}
           preserveAspectRatio="none"

@@ -9,7 +9,7 @@ import {
 import { ImageUp } from 'lucide-react'
 import { useState } from 'react'
 import { toast } from 'sonner'
-import type { View } from '../../access/index.ts'
+import type { View } from '@tidy-badger/core/access'
 import { Button } from '../../ui/Button.tsx'
 import { FileButton } from '../../ui/FileButton.tsx'
 import { changeDraft, useDraft } from '../draftStore.ts'

@@ -10,7 +10,8 @@ import {
   type LoomLine,
 } from '@tidy-badger/core/routing'
 import { useMemo } from 'react'
-import { BodyLines, bodyView, type View } from '../../access/index.ts'
+import { bodyView, type View } from '@tidy-badger/core/access'
+import { BodyLines } from '../../access/index.ts'
 import { HazardMark } from './HazardMark.tsx'
 
 /** The loom is drawn so much thicker than it is, to be seen at all. */

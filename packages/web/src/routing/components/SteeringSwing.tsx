@@ -74,12 +74,12 @@ function HeadDrawing({
   slack: SteeringSlack
 }) {
   const turn = (angle * lockDeg * Math.PI) / 180
-  // Seen from above, front to the left: the left side of the machine is up on the paper.
+  // Seen from above, front to the left: the left side of the machine is at the bottom of the paper.
   const rest = side === 'front' ? Math.PI : side === 'left' ? -Math.PI / 2 : Math.PI / 2
   const radius = 34
-  const at = (a: number, r: number): [number, number] => [110 + r * Math.cos(a), 62 + r * Math.sin(a)]
+  const at = (a: number, r: number): [number, number] => [110 + r * Math.cos(a), 62 - r * Math.sin(a)]
   const [mx, my] = at(rest + turn, radius)
-  const [fx, fy] = [196, side === 'right' ? 96 : 28]
+  const [fx, fy] = [196, side === 'right' ? 28 : 96]
   const sag = 10 + Math.min(0.16, Math.max(0, slack.straightM)) * 160 - (side === 'right' ? -1 : 1) * angle * 14
   const [hx, hy] = at(Math.PI + turn, 62)
   return (
@@ -105,7 +105,7 @@ function HeadDrawing({
         strokeLinecap="round"
       />
       <path
-        d={`M${fx} ${fy}Q${(fx + mx) / 2} ${(fy + my) / 2 + (side === 'right' ? 1 : -1) * Math.max(0, sag)} ${mx} ${my}`}
+        d={`M${fx} ${fy}Q${(fx + mx) / 2} ${(fy + my) / 2 + (side === 'right' ? -1 : 1) * Math.max(0, sag)} ${mx} ${my}`}
         fill="none"
         stroke={slack.pulledM < 0 ? 'var(--stop)' : 'var(--lamp)'}
         strokeWidth={6}

@@ -1,4 +1,4 @@
-import type { JobFinding } from '@tidy-badger/core/jobs'
+import { reasonAsked, reasonIsGiven, type JobFinding } from '@tidy-badger/core/jobs'
 import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'
@@ -23,16 +23,17 @@ export function LiftStop({ finding }: { finding: JobFinding }) {
       className="mt-2 flex flex-col gap-2"
       onSubmit={(event) => {
         event.preventDefault()
-        if (reason.trim() !== '') void lift()
+        if (reasonIsGiven(reason)) void lift()
       }}
     >
       <label className="flex flex-col gap-1 font-semibold">
         Why may it stay?
         <textarea rows={2} value={reason} onChange={(event) => setReason(event.target.value)} />
       </label>
-      <Button type="submit" look="stop" disabled={reason.trim() === ''}>
+      <Button type="submit" look="stop" disabled={!reasonIsGiven(reason)}>
         Lift it; it is printed on the hand-back
       </Button>
+      {reason.trim() !== '' && !reasonIsGiven(reason) && <p className="text-quiet">{reasonAsked}</p>}
     </form>
   )
 }
