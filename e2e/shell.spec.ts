@@ -44,7 +44,7 @@ test('a phone: nothing runs off the side, the next tick is in reach', async ({ p
     expect(over, path).toBeLessThanOrEqual(0)
   }
   await page.goto(`/job/${id}/hook-up`)
-  await page.getByRole('button', { name: /Next tick/ }).click()
+  await page.getByRole('button', { name: /All of it/ }).click()
   await saved(page)
 })
 
@@ -53,11 +53,11 @@ test('who is working is asked once, at the first thing written down', async ({ b
   const context = await browser.newContext({ baseURL: app.url })
   const page = await context.newPage()
   await page.goto(`/job/${id}/hook-up`)
-  await page.getByRole('button', { name: /Next tick/ }).click()
+  await page.getByRole('button', { name: 'Factory plug into loom end C' }).click()
   await page.getByLabel('Name').fill('Ilse')
   await page.getByRole('button', { name: 'That is me' }).click()
   await expect(page.getByRole('button', { name: 'Factory plug into loom end C' })).toBeDisabled()
-  await page.getByRole('button', { name: /Next tick/ }).click()
+  await page.getByRole('button', { name: 'Loom end C onto the crank sensor' }).click()
   await expect(page.getByRole('button', { name: 'Loom end C onto the crank sensor' })).toBeDisabled()
   await context.close()
 })

@@ -1,3 +1,4 @@
+import { wireName } from './colours.ts'
 import { gridCavities, type FaceLayout } from './gridCavities.ts'
 import { machineIndex } from './machineIndex.ts'
 import type { Connector, Machine, Net, Wire, WireColour, WirePlace } from './model.ts'
@@ -122,13 +123,22 @@ export function withPinout(machine: Machine, connector: string, entries: readonl
   for (const entry of entries) {
     if (!entry.colour) continue
     const name = entry.signal.trim()
-    const known = nets.find((net) => (name === '' ? net.id === before.get(entry.cavity)?.net : same(net.name, name)))
+    const known =
+      name === ''
+        ? nets.find((net) => net.id === before.get(entry.cavity)?.net)
+        : netNamed(nets, places, name, entry.colour)
+    const apart = name !== '' && nets.some((net) => same(net.name, name))
     const net: Net = known ?? {
       id: idFrom(
         name === '' ? `${connector}-${entry.cavity}` : name,
         nets.map((item) => item.id),
       ),
-      name: name === '' ? `${nameOf(machine, connector)} ${entry.cavity}` : name,
+      name:
+        name === ''
+          ? `${nameOf(machine, connector)} ${entry.cavity}`
+          : apart
+            ? `${name}, ${wireName(entry.colour)}`
+            : name,
       signal: 'unknown',
       role: 'unknown',
     }
@@ -150,6 +160,34 @@ export function withPinout(machine: Machine, connector: string, entries: readonl
   })
   const used = new Set([...wires.map((wire) => wire.net), ...machine.studs.map((stud) => stud.net)])
   return { ...machine, nets: nets.filter((net) => used.has(net.id)), wires }
+}
+
+/** Names of which every device has a wire of its own, in the languages sheets come in. */
+const onePerDevice = /inj|einspritz|d[üu]se|coil|z[üu]ndspule|bobin/i
+
+/**
+ * The circuit a name means at this wire. Injectors and coils that share a name and not a colour are one circuit each: their drives are
+ * never one wire, and joined they would be taken for one.
+ */
+function netNamed(
+  nets: readonly Net[],
+  places: ReadonlyMap<string, readonly EditedPlace[]>,
+  name: string,
+  colour: WireColour,
+): Net | undefined {
+  const named = nets.filter((net) => same(net.name, name) || same(net.name, `${name}, ${wireName(colour)}`))
+  const first = named.at(0)
+  if (!first) return undefined
+  const drive = first.signal === 'unknown' ? onePerDevice.test(name) : first.signal.endsWith('-drive')
+  if (!drive) return first
+  return named.find((net) => {
+    const known = places.get(net.id) ?? []
+    return known.length === 0 || known.some((place) => sameColour(place.colour, colour))
+  })
+}
+
+function sameColour(a: WireColour, b: WireColour): boolean {
+  return a.base === b.base && a.stripe === b.stripe
 }
 
 interface EditedPlace {

@@ -147,6 +147,8 @@ export interface KitSetting {
   high?: number
   /** What the unit ships with. */
   shipped: string
+  /** Read off this machine by the unit itself: as long as nobody did, it has no value, whatever it ships with. */
+  captured?: boolean
   why: string
 }
 

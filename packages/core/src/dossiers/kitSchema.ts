@@ -154,6 +154,7 @@ export const kitSchema = z.strictObject({
       low: z.number().optional(),
       high: z.number().optional(),
       shipped: words,
+      captured: z.boolean().optional(),
       why: words,
     } satisfies ShapeOf<KitSetting>),
   ),

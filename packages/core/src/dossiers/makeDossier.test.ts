@@ -27,8 +27,8 @@ describe('a pasted pinout table', () => {
     const table = splitPinoutTable('Signal\tPin\tFarbe\nKurbelwelle\t1\tweiß/rot\nMasse\t2\tbraun\n')
     expect(table.mapping).toEqual({ signal: 0, cavity: 1, colour: 2 })
     expect(readPinoutRows(table, table.mapping)).toEqual({
-      ok: true,
-      value: [
+      problems: [],
+      rows: [
         { line: 2, cavity: 1, signal: 'Kurbelwelle', colour: { base: 'white', stripe: 'red' } },
         { line: 3, cavity: 2, signal: 'Masse', colour: { base: 'brown' } },
       ],
@@ -40,15 +40,30 @@ describe('a pasted pinout table', () => {
     expect(table.mapping).toEqual({ cavity: 0, colour: 1, signal: 2, area: 3 })
   })
 
-  test('every line that cannot be read is named, and nothing is taken over', () => {
-    const table = splitPinoutTable('1,mud,A\n1,red,B\nx,red,C\n')
+  test('a line that cannot be read is named and left out, the others are taken', () => {
+    const table = splitPinoutTable('1,mud,A\n1,red,B\nx,red,C\n4,red,D\n')
     const read = readPinoutRows(table, { cavity: 0, colour: 1, signal: 2 })
-    expect(read.ok).toBe(false)
-    if (read.ok) return
+    expect(read.rows).toEqual([{ line: 4, cavity: 4, signal: 'D', colour: { base: 'red' } }])
     expect(read.problems.map((problem) => problem.message)).toEqual([
       'Line 1: "mud" is no colour. Try bk, br, rd, or, ye, gn, bu, vi, gy, wh, pk.',
       'Line 2: cavity 1 stands in line 1 already.',
       'Line 3: "x" is no cavity number.',
+    ])
+  })
+
+  test('lettered cavities, empty ones and gauges as sheets write them', () => {
+    const table = splitPinoutTable(
+      'A1,R/W,Feed,AWG 20\nA2,BK/W,Ground,18 AWG\nA3,—,n/c,\nB1,W,Signal,0.5\nB3,n/c,—,-\n',
+    )
+    expect(table.mapping).toEqual({ cavity: 0, colour: 1, signal: 2, area: 3 })
+    const { rows, problems } = readPinoutRows(table, table.mapping)
+    expect(problems).toEqual([])
+    expect(rows.map((row) => [row.label, row.cavity, row.colour, row.areaMm2])).toEqual([
+      ['A1', 1, { base: 'red', stripe: 'white' }, 0.518],
+      ['A2', 2, { base: 'black', stripe: 'white' }, 0.823],
+      ['A3', 3, undefined, undefined],
+      ['B1', 4, { base: 'white' }, 0.5],
+      ['B3', 6, undefined, undefined],
     ])
   })
 
@@ -57,7 +72,7 @@ describe('a pasted pinout table', () => {
     const table = splitPinoutTable(csv)
     expect(table.mapping).toMatchObject({ cavity: 1, colour: 2, signal: 3, area: 4 })
     const rows = readPinoutRows(table, table.mapping)
-    expect(rows.ok && rows.value.map((row) => row.colour)).toEqual(
+    expect(rows.rows.map((row) => row.colour)).toEqual(
       marlow.connectors[0].cavities.map(
         ({ number }) =>
           marlow.wires.find((wire) =>

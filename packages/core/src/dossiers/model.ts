@@ -207,6 +207,8 @@ export interface Machine {
     limiterRpm: number
     fuel: string
     stoichAfr: number
+    /** Four unless said. */
+    strokes?: 2 | 4
   }
   zones: Zone[]
   connectors: Connector[]

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { csvText, failure, readCsvCell, success, type Outcome, type Problem } from '../shared/index.ts'
+import { awgAreaMm2, csvText, readCsvCell, type Problem } from '../shared/index.ts'
 import { wireName } from './colours.ts'
 import type { ColourLanguage } from './colourWords.ts'
 import { wireAt } from './lookUp.ts'
@@ -24,10 +24,17 @@ export interface PinoutTable {
 export interface PinoutRow {
   line: number
   cavity: number
+  /** As the sheet calls it, where that is no plain number (`A4`). */
+  label?: string
   colour?: WireColour
   signal: string
   areaMm2?: number
 }
+
+/** A cavity as sheets write it: a number, or a row's letter with a number. */
+const cavityText = /^(?:[A-Z]-?)?\d{1,3}$/i
+/** What stands for an empty cavity. */
+const nothing = /^(?:[-–—.]+|n\s*[/.]?\s*c\.?|empty|blank|frei|leer|vide|not connected|not used)$/i
 
 /** Takes apart a table pasted from a spreadsheet (tabs) or a CSV file, and guesses its columns. */
 export function splitPinoutTable(text: string): PinoutTable {
@@ -36,7 +43,7 @@ export function splitPinoutTable(text: string): PinoutTable {
   const { data } = Papa.parse<string[]>(trimmed, { skipEmptyLines: 'greedy', ...(delimiter ? { delimiter } : {}) })
   const rows = data.map((row) => row.map((cell) => readCsvCell(cell.trim())))
   const first = rows[0] ?? []
-  const isHeading = first.length > 0 && !first.some((cell) => /^\d+$/.test(cell))
+  const isHeading = first.length > 0 && !first.some((cell) => cavityText.test(cell))
   const headings = isHeading ? first : null
   const body = isHeading ? rows.slice(1) : rows
   return { headings, rows: body, mapping: guess(headings, body) }
@@ -71,7 +78,7 @@ function guess(headings: string[] | null, rows: readonly string[][]): PinoutMapp
   }
   take(
     'cavity',
-    best((cell) => /^\d{1,3}$/.test(cell)),
+    best((cell) => cavityText.test(cell)),
   )
   take(
     'colour',
@@ -79,7 +86,7 @@ function guess(headings: string[] | null, rows: readonly string[][]): PinoutMapp
   )
   take(
     'area',
-    best((cell) => /^\d*[.,]\d+$/.test(cell)),
+    best((cell) => /^\d*[.,]\d+$/.test(cell) || gaugeText.test(cell)),
   )
   take(
     'signal',
@@ -88,21 +95,40 @@ function guess(headings: string[] | null, rows: readonly string[][]): PinoutMapp
   return mapping
 }
 
-/** Rows as wires. Every line that cannot be read is named with what is wrong; nothing is dropped in silence. */
+/** A gauge: `AWG 20`, `20 AWG`, `#18`. */
+const gaugeText = /^(?:#|awg\s*)(\d{1,2})$|^(\d{1,2})\s*(?:awg|ga\.?|gauge)$/i
+
+/** @returns mm², or null where it is none */
+function readArea(text: string): number | null {
+  const gauge = gaugeText.exec(text)
+  if (gauge) return Math.round(awgAreaMm2(Number(gauge[1] ?? gauge[2])) * 1000) / 1000
+  const area = Number(text.replace(',', '.').replace(/\s*mm.*$/i, ''))
+  return area > 0 ? area : null
+}
+
+export interface PinoutReading {
+  rows: PinoutRow[]
+  /** Lines that are left out, each with what is wrong with it. */
+  problems: Problem[]
+}
+
+/** Rows as wires. A line that cannot be read is named with what is wrong and left out; the others are read. */
 export function readPinoutRows(
   table: PinoutTable,
   mapping: PinoutMapping,
   order: ColourOrder = 'base first',
   language?: ColourLanguage,
-): Outcome<PinoutRow[]> {
+): PinoutReading {
   const problems: Problem[] = []
   const at = mapping.cavity
   if (at === undefined)
-    return failure({
-      code: 'column-missing',
-      path: 'mapping.cavity',
-      message: 'Say which column holds the cavity number.',
-    })
+    return {
+      rows: [],
+      problems: [
+        { code: 'column-missing', path: 'mapping.cavity', message: 'Say which column holds the cavity number.' },
+      ],
+    }
+  const numbers = cavityNumbers(table.rows.map((row) => row[at] ?? ''))
   const seen = new Map<number, number>()
   const rows = table.rows.flatMap((row, i): PinoutRow[] => {
     const line = i + (table.headings ? 2 : 1)
@@ -110,41 +136,57 @@ export function readPinoutRows(
       problems.push({ code: 'unreadable', path: `${line}.${column}`, message: `Line ${line}: ${message}`, line })
     const cell = (column: PinoutColumn) => {
       const index = mapping[column]
-      return index === undefined ? '' : (row[index] ?? '')
+      const text = index === undefined ? '' : (row[index] ?? '')
+      return column !== 'cavity' && nothing.test(text) ? '' : text
     }
-    const cavity = Number(cell('cavity'))
-    if (!Number.isInteger(cavity) || cavity < 1) {
-      say('cavity', `"${cell('cavity')}" is no cavity number.`)
+    const name = cell('cavity')
+    const cavity = numbers.get(name)
+    if (cavity === undefined) {
+      say('cavity', `"${name}" is no cavity number.`)
       return []
     }
     const before = seen.get(cavity)
     if (before !== undefined) {
-      say('cavity', `cavity ${cavity} stands in line ${before} already.`)
+      say('cavity', `cavity ${name} stands in line ${before} already.`)
       return []
     }
     seen.set(cavity, line)
     const colour = cell('colour') === '' ? null : readWireColour(cell('colour'), order, language)
-    if (colour && colour.kind !== 'read') say('colour', colour.message)
-    const area =
-      cell('area') === ''
-        ? undefined
-        : Number(
-            cell('area')
-              .replace(',', '.')
-              .replace(/\s*mm.*$/i, ''),
-          )
-    if (area !== undefined && !(area > 0)) say('area', `"${cell('area')}" is no cross-section in mm².`)
+    if (colour && colour.kind !== 'read') {
+      say('colour', colour.message)
+      return []
+    }
+    const area = cell('area') === '' ? undefined : readArea(cell('area'))
+    if (area === null) {
+      say('area', `"${cell('area')}" is no cross-section in mm² and no AWG.`)
+      return []
+    }
     return [
       {
         line,
         cavity,
+        ...(/^\d+$/.test(name) ? {} : { label: name }),
         signal: cell('signal'),
-        ...(colour?.kind === 'read' ? { colour: colour.colour } : {}),
-        ...(area !== undefined && area > 0 ? { areaMm2: area } : {}),
+        ...(colour ? { colour: colour.colour } : {}),
+        ...(area === undefined ? {} : { areaMm2: area }),
       },
     ]
   })
-  return problems.length > 0 ? failure(...problems) : success(rows)
+  return { rows, problems }
+}
+
+/** Cavities by name: numbers as they are; lettered rows one after the other, each as long as the longest. */
+function cavityNumbers(names: readonly string[]): Map<string, number> {
+  const read = names.flatMap((name) => {
+    const [, letter, digits] = /^([A-Z])?-?(\d{1,3})$/i.exec(name) ?? []
+    return digits && Number(digits) > 0 ? [{ name, letter: letter?.toUpperCase() ?? '', digits: Number(digits) }] : []
+  })
+  const letters = [...new Set(read.map((item) => item.letter))].sort()
+  const plain = letters.length === 1 && letters[0] === ''
+  const width = Math.max(0, ...read.map((item) => item.digits))
+  return new Map(
+    read.map(({ name, letter, digits }) => [name, plain ? digits : letters.indexOf(letter) * width + digits]),
+  )
 }
 
 /** A plug's cavities, or those of all plugs, as CSV that reads back in. */

@@ -28,8 +28,23 @@ export function readFasteners(text: string, path = 'fasteners'): Outcome<Fastene
   return problems.length > 0 ? failure(...problems) : success(fasteners)
 }
 
+/** Words for drives and fasteners as people say them, in ours. */
+const spoken: [RegExp, string][] = [
+  [/\btorx\b|\bstar\b(?! ?washer)/gi, 'six-lobe'],
+  [/\bT(\d{1,2})\b/g, 'six-lobe $1'],
+  [/\ballen\b|\bhex key\b/gi, 'hex socket'],
+  [/\bphillips\b|\bcross-?head\b/gi, 'cross'],
+  [/\bPH(\d)\b/g, 'cross $1'],
+  [/\bhex(?:agon)?\b(?! (?:head|socket))/gi, 'hex head'],
+  [/\bsix-lobe six-lobe\b/g, 'six-lobe'],
+  [/\bcross cross\b/g, 'cross'],
+  [/\bpush[ -]?pins?\b/gi, 'pegs'],
+  [/\b(?:zip|cable)[ -]?ties?\b/gi, 'straps'],
+  [/\bbolts?\b/gi, 'screws'],
+]
+
 function readOne(part: string): Fastener | string {
-  let rest = part
+  let rest = spoken.reduce((text, [pattern, ours]) => text.replace(pattern, ours), part)
   const take = (pattern: RegExp): RegExpExecArray | null => {
     const found = pattern.exec(rest)
     if (found) rest = `${rest.slice(0, found.index)} ${rest.slice(found.index + found[0].length)}`.trim()

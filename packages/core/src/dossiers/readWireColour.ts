@@ -11,7 +11,9 @@ export type ColourReading =
   | { kind: 'doubtful'; choices: WireColour[]; message: string }
   | { kind: 'unread'; message: string }
 
-const fillers = /\b(with|w|and|mit|und|et|avec|con|y|e|no|stripe|striped|tracer|streifen|rayure|riga|raya|a)\b/gi
+const fillers = /\b(with|and|mit|und|et|avec|con|no|stripe|striped|tracer|streifen|rayure|riga|raya)\b/gi
+/** Short for with and and; letters of colours as well, so they fall away only between two written-out words. */
+const shortFillers = ['w', 'y', 'e', 'a']
 
 /**
  * Reads a wire's colours as people write them: `bk/pk`, `VIO/GRY`, `violet-grey`, `violett/grau`, `BrW`, `azul claro`,
@@ -72,7 +74,11 @@ function partsOf(text: string, language: ColourLanguage | undefined): string[] {
     .replaceAll(/\b(plain|solid|uni)\b/gi, ' ')
   const bySign = split(joined, /[/\\,+|;:-]/)
   if (bySign.length > 1) return bySign.map((part) => part.replaceAll(fillers, ' ').trim()).filter((part) => part !== '')
-  const bySpace = split(joined.replaceAll(fillers, ' '), /\s+/)
+  const tokens = split(joined.replaceAll(fillers, ' '), /\s+/)
+  const written = (token: string | undefined) => token !== undefined && token.length > 2
+  const bySpace = tokens.filter(
+    (token, i) => !(shortFillers.includes(token.toLowerCase()) && written(tokens[i - 1]) && written(tokens[i + 1])),
+  )
   if (bySpace.length !== 1) return bySpace
   const [word] = bySpace
   if (coloursOfWord(word, language).length > 0) return [word]

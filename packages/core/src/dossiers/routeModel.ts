@@ -83,4 +83,8 @@ export interface PowerFigures {
   sleepMinutes: number
   /** Cold draw of pumps and control units as the key goes on, A. */
   primePeakA: number
+  /** Lead-acid unless said. */
+  chemistry?: 'lead' | 'lithium'
+  /** What the alternator holds, V; wide where it is steered by load. */
+  chargingV?: [number, number]
 }

@@ -63,4 +63,6 @@ export const power = z.strictObject({
   idleMa: z.number().min(0).max(10_000),
   sleepMinutes: z.number().min(0).max(600),
   primePeakA: z.number().min(0).max(500),
+  chemistry: z.enum(['lead', 'lithium']).optional(),
+  chargingV: z.tuple([z.number().positive(), z.number().positive()]).optional(),
 } satisfies ShapeOf<PowerFigures>)

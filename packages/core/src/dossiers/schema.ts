@@ -120,6 +120,7 @@ export const machineSchema = z.strictObject({
     limiterRpm: positive,
     fuel: words,
     stoichAfr: z.number().min(5).max(20),
+    strokes: z.union([z.literal(2), z.literal(4)]).optional(),
   }),
   ...items,
   body: body.optional(),

@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest'
 import type { Outcome } from '../shared/index.ts'
 import { ampacityA, bladeFusesA, chooseFuse, fuseOverLoad } from './chooseFuse.ts'
 import { idleDrain } from './idleDrain.ts'
-import { awgAreaMm2, wireRun } from './wireRun.ts'
+import { awgAreaMm2 } from '../shared/index.ts'
+import { wireRun } from './wireRun.ts'
 
 function valueOf<T>(outcome: Outcome<T>): T {
   if (!outcome.ok) throw new Error(outcome.problems[0].message)

@@ -1,21 +1,9 @@
-import { failure, success, type Outcome, type Problem } from '../shared/index.ts'
+import { awgAreaMm2, failure, success, type Outcome, type Problem } from '../shared/index.ts'
 
 /** Resistivity of annealed copper at 20 °C, Ω·m (IEC 60028: 100 % IACS). */
 export const copperOhmM = 1.7241e-8
 /** Its temperature coefficient at 20 °C, 1/K. */
 export const copperPerK = 0.00393
-
-/**
- * Diameter of a solid wire of an AWG number, mm (ASTM B258): 0.127 · 92^((36 − n) / 39).
- * @example 18 → 1.0237 mm, 0.8230 mm²
- */
-export function awgDiameterMm(awg: number): number {
-  return 0.127 * 92 ** ((36 - awg) / 39)
-}
-
-export function awgAreaMm2(awg: number): number {
-  return (Math.PI / 4) * awgDiameterMm(awg) ** 2
-}
 
 export interface WireRunAsked {
   /** One way, m. */

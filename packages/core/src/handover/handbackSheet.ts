@@ -1,4 +1,4 @@
-import { wireAt, wireName, type KitEnd, type WireColour } from '../dossiers/index.ts'
+import { wireAt, wireName, type KitEnd, type KitSetting, type WireColour } from '../dossiers/index.ts'
 import {
   currentTrim,
   differences,
@@ -94,7 +94,7 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
     connections: kit.ends.map((end) => sheetConnection(dossiers, state, end)),
     settings: kit.settings.map((setting) => ({
       name: setting.name,
-      value: `${state.settings[setting.id]?.value ?? setting.shipped} ${setting.unit}`.trim(),
+      value: settingValue(setting, state.settings[setting.id]?.value),
       shipped: `${setting.shipped} ${setting.unit}`.trim(),
     })),
     trim: {
@@ -120,7 +120,7 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
     forGood: state.irreversible.map((act) => `${act.act}: ${act.text}. Agreed by ${act.consentBy}.`),
     earlierWork: state.found.map(
       (found) =>
-        `${found.what}: ${found.text}. ${found.dealt ? `Dealt with: ${found.dealt.how}.` : 'Still as it was.'}`,
+        `${found.own ? 'Pierced in this job' : found.what}: ${found.text}. ${found.dealt ? `Dealt with: ${found.dealt.how}.` : 'Still as it was.'}`,
     ),
     differences: differences(dossiers, state, planOf(dossiers, state)).map(
       (item) =>
@@ -146,6 +146,12 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
       `${kit.model}, dossier version ${kit.version}: ${kit.source}`,
     ],
   }
+}
+
+/** What a setting is; one that the unit reads off the machine has no value until somebody had it read. */
+function settingValue(setting: KitSetting, set: string | undefined): string {
+  if (set === undefined && setting.captured) return 'not captured'
+  return `${set ?? setting.shipped} ${setting.unit}`.trim()
 }
 
 /** What the next person looks for first: the module, then the loom, part by part, then the feed. */

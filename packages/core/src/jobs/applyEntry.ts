@@ -254,7 +254,7 @@ function disconnect(
         at: entry.at,
         what: 'puncture',
         own: true,
-        text: `${end.name} was joined to ${targetWords(machine, to)}${method ? ` by ${method}` : ''} and taken off again.`,
+        text: `${end.name} was joined to ${targetWords(machine, to)}${method ? ` by ${method}` : ''} and taken off again`,
         about: { connector: to.connector, cavity: to.cavity },
       })
   state.connections = state.connections.filter((made) => !off.includes(made))

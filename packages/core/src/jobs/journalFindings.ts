@@ -45,7 +45,7 @@ export function journalFindings(dossiers: JobDossiers, state: JobState, plan: re
       say(
         'puncture-open',
         { ...found.about, entry: found.entry },
-        `${found.text} The factory wire is open there.`,
+        `${found.text}. The factory wire is open there.`,
         'Seal it against water and write down how; until then it stays on the list.',
       )
     else if (!found.dealt)

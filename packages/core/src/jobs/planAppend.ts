@@ -6,6 +6,7 @@ import type { JobDossiers, JobState, JournalEntry, NewEntry } from './model.ts'
 import { replay, voidedEntries } from './replay.ts'
 import { openAsks, openWait, reasonAsked, reasonIsGiven, stepAsks } from './stepAsks.ts'
 import { trayBars } from './tray.ts'
+import { trimBasis } from './trimBasis.ts'
 
 export type AppendPlan =
   | {
@@ -167,6 +168,12 @@ function refuse(working: Working, entry: NewEntry, path: string): AppendPlan | n
     const wait = openWait(dossiers, stateOf(working), entry)
     if (wait !== null) return conflict('wait-open', path, `${wait} Wait, or say why not.`)
   }
+  if ((entry.kind === 'trim-accepted' || entry.kind === 'trim-loaded') && !trimBasis(dossiers))
+    return conflict(
+      'no-trim',
+      path,
+      `There is nothing to trim the ${dossiers.machine.model} by: no mixture sensor tells it.`,
+    )
   if (
     entry.kind === 'left-off' &&
     dossiers.machine.covers?.some((cover) => cover.id === entry.cover && cover.opensFuel)

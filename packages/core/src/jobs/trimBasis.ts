@@ -7,9 +7,12 @@ export interface TrimBasis {
   target: NonNullable<Machine['target']>
 }
 
-/** @returns null where the unit has no fuel table or the machine no mixture to aim at */
+/**
+ * @returns null where the unit has no fuel table or the machine no mixture to aim at; a two-stroke scavenges, so that a mixture
+ * sensor reads lean of what burns: there is nothing on it to trim by
+ */
 export function trimBasis({ machine, kit }: JobDossiers): TrimBasis | null {
-  return kit.trim && machine.target ? { trim: kit.trim, target: machine.target } : null
+  return kit.trim && machine.target && machine.engine.strokes !== 2 ? { trim: kit.trim, target: machine.target } : null
 }
 
 /** @throws where there is nothing to trim; callers ask `trimBasis` first */

@@ -1,3 +1,4 @@
+export { awgAreaMm2, awgDiameterMm } from './wireGauge.ts'
 export { failure, success, type Outcome, type Problem } from './result.ts'
 export { cleanText, deepestJson, findUnclean, idText, isCleanText, largestInteger, queryInteger } from './cleanValue.ts'
 export { csvText, readCsvCell } from './csvText.ts'

@@ -65,7 +65,7 @@ export function identifyWire(
     wire,
     net,
     elsewhere: [...studs, ...plugs],
-    readings: expectedReadings(net),
+    readings: expectedReadings(machine, net),
     barred: barredFromMeter(net),
     lookalikes: wireLookalikes(machine, wire),
     ends: ends.map((end) => end.name),

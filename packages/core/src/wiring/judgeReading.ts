@@ -50,6 +50,11 @@ function causesOf(card: MeterCard, net: Net | undefined, value: number): { cause
         }
       : { causes: ['another wire, with battery voltage on it'], next: 'The same cavity on DC.' }
   switch (net?.signal) {
+    case 'frequency':
+      return {
+        causes: ['no supply or reference at the pick-up', 'the tooth wheel does not pass it', 'this is another wire'],
+        next: 'The supply cavity of the same plug, key on; then its ground.',
+      }
     case 'supply-switched':
       return supplyCauses(state, value, below)
     case 'supply-always':

@@ -44,7 +44,10 @@ export function reasonsFor(machine: Machine, kit: Kit, end: KitEnd, candidate: C
     })
     return [
       `same signals: ${[...new Set(roles)].join(', ')}`,
-      `${pinCount(connector)} pins in both`,
+      `${connector.cavities.length}-way in both, ${pinCount(connector)} of them with terminals`.replace(
+        `, ${connector.cavities.length} of them with terminals`,
+        '',
+      ),
       `${connector.shell.colour} ${connector.shell.outline} shell, key: ${connector.shell.key}`,
       ...(colours.length > 0 ? [`wire colours agree: ${[...new Set(colours)].join(', ')}`] : []),
     ]

@@ -7,6 +7,7 @@ import { judgeReading } from './judgeReading.ts'
 import { cardsAllowed, meterCards, type MeterCard } from './meterCards.ts'
 import { plannedConnections } from './plannedConnections.ts'
 import { proposeMatches } from './proposeMatches.ts'
+import { expectedReadings, hasSupply } from './readings.ts'
 import { fittings, shippedKit, shippedMachine } from './shippedCase.ts'
 import { moduleSources, touchedNets, traceSignal } from './traceSignal.ts'
 
@@ -48,20 +49,87 @@ describe('meter cards', () => {
       }
   })
 
-  test('a throttle tap: found shut and open, nothing live before joining, proved shut and open', () => {
-    expect(cardsOf('throttle').map((one) => `${one.phase} ${one.state}`)).toEqual([
+  test('a throttle tap by cable: found shut and open, nothing live before joining, proved shut and open', () => {
+    const gorse = shippedMachine('pellick-gorse-430')
+    const p1 = shippedKit('quernby-p1')
+    const end = p1.ends.find((item) => item.id === 'throttle')
+    const match = proposeMatches(gorse, p1).find((item) => item.kitEnd === 'throttle')
+    if (!end) throw new Error('the kit has a throttle lead')
+    expect(meterCards(gorse, p1, end, match).map((one) => `${one.phase} ${one.state}`)).toEqual([
       'find key on',
       'find key on, fully open',
       'join battery off',
       'prove key on',
       'prove key on, fully open',
     ])
+  })
+
+  test('by wire the blade need not follow: no card asks for it open, the pedal’s do', () => {
+    expect(cardsOf('throttle').map((one) => `${one.phase} ${one.state}`)).toEqual([
+      'find key on',
+      'join battery off',
+      'prove key on',
+    ])
     expect(card('throttle', 'find', 'key on')).toMatchObject({
       range: '20 V DC',
       redLead: 'ECU plug A, cavity 26, plain grey',
-      blackLead: 'cavity 5 of the same plug, brown with grey stripe',
-      expect: { low: 0.45, high: 0.75, unit: 'V' },
+      blackLead: expect.stringContaining('of the same plug, brown'),
+      expect: { low: 0.4, high: 1.3, unit: 'V' },
     })
+  })
+
+  test('every card of every fitting: dead-checks against bare metal on the large range, none on a battery post', () => {
+    for (const { machine, kit } of fittings)
+      for (const match of proposeMatches(machine, kit)) {
+        const item = kit.ends.find((candidate) => candidate.id === match.kitEnd)
+        for (const one of item ? meterCards(machine, kit, item, match) : []) {
+          if (one.state === 'battery off' && one.expect.unit === 'V') {
+            expect(one.blackLead).toBe('bare metal of engine or frame')
+            expect(one.range).toBe('20 V DC')
+            expect(one.about.stud ?? '').not.toMatch(/battery/)
+          }
+          if (/^(H|L)/.test(one.net) || one.net.startsWith('Bus'))
+            if (one.expect.unit === 'V' && one.state !== 'battery off') expect(one.blackLead).toBe('battery negative')
+          // A range that no reading could miss is none.
+          if (one.expect.unit === 'V' && one.barred === undefined)
+            expect(one.expect.low > 0 || one.expect.high < 12).toBe(true)
+        }
+      }
+  })
+
+  test('each pedal track is read against its own ground', () => {
+    const ute = shippedMachine('hallam-voss-shieling-21')
+    const d3 = shippedKit('thistle-d3')
+    const pedal = d3.ends.find((item) => item.id === 'pedal')
+    const match = proposeMatches(ute, d3).find((item) => item.kitEnd === 'pedal')
+    if (!pedal) throw new Error('the kit has a pedal pair')
+    const blacks = new Map(meterCards(ute, d3, pedal, match).map((one) => [one.about.cavity, one.blackLead]))
+    expect(blacks.get(2)).toContain('cavity 3 ')
+    expect(blacks.get(5)).toContain('cavity 6 ')
+  })
+
+  test('a pick-up with a supply switches: no alternating volts are asked of it, and no winding is suspected', () => {
+    for (const { machine, kit } of fittings)
+      for (const match of proposeMatches(machine, kit)) {
+        const item = kit.ends.find((candidate) => candidate.id === match.kitEnd)
+        if (!item || !match.target || !('connector' in match.target)) continue
+        for (const one of meterCards(machine, kit, item, match)) {
+          const net = machine.nets.find((candidate) => candidate.name === one.net)
+          if (!net || net.role !== 'crank' || net.readings || one.state === 'battery off') continue
+          const hall = hasSupply(machine, net)
+          expect(one.expect.unit, `${machine.id} ${one.id}`).toBe(hall ? 'V' : 'V AC')
+          if (hall) expect(judgeReading(machine, one, 0).causes.join()).not.toMatch(/winding|gap/)
+        }
+      }
+  })
+
+  test('a lithium battery rests near 13.3 V, a load-steered alternator may give 12.4 to 15', () => {
+    const volts = (machine: Machine, signal: string, state: string) => {
+      const net = machine.nets.find((item) => item.signal === signal && item.role === 'supply' && !item.readings)
+      return net && expectedReadings(machine, net).find((reading) => reading.state === state)
+    }
+    expect(volts(shippedMachine('ostrel-pika-449'), 'supply-always', 'key off')).toMatchObject({ low: 13.1 })
+    expect(volts(marlow, 'supply-switched', 'idling')).toMatchObject({ low: 12.4, high: 15 })
   })
 
   test('injector drives of common rail and coil primaries are barred on every machine', () => {
@@ -83,7 +151,6 @@ describe('what a figure means', () => {
     ['throttle', 'find', 'key on', 0.6, true, '', ''],
     ['throttle', 'find', 'key on', 0, false, 'no 5 V reference', 'reference cavity'],
     ['throttle', 'find', 'key on', 4.4, false, 'runs the other way round', 'reversed'],
-    ['throttle', 'find', 'key on, fully open', 0.6, false, 'by-wire blade', 'watch'],
     ['throttle', 'find', 'key on', 4.95, false, 'sensor ground is open', 'under 0.05 V'],
     ['feed', 'find', 'key on', 11.2, false, 'weak battery', 'battery posts'],
     ['feed', 'find', 'key off', 12.4, false, 'always live', 'another circuit'],
@@ -98,9 +165,9 @@ describe('what a figure means', () => {
 
   test('the ends of the range are still good, beyond them not', () => {
     const one = card('throttle', 'find', 'key on')
-    expect(judgeReading(marlow, one, 0.45).good).toBe(true)
-    expect(judgeReading(marlow, one, 0.75).good).toBe(true)
-    expect(judgeReading(marlow, one, 0.76).good).toBe(false)
+    expect(judgeReading(marlow, one, 0.4).good).toBe(true)
+    expect(judgeReading(marlow, one, 1.3).good).toBe(true)
+    expect(judgeReading(marlow, one, 1.31).good).toBe(false)
   })
 
   test('every card that may be measured has a cause and a next probe on either side of its range', () => {

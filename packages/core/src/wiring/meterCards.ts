@@ -14,7 +14,7 @@ import {
 } from '../dossiers/index.ts'
 import type { ConnectionTarget, FindingPlace } from './model.ts'
 import type { Match } from './proposeMatches.ts'
-import { barredFromMeter, expectedReadings } from './readings.ts'
+import { barredFromMeter, expectedReadings, restingV } from './readings.ts'
 
 /** Find with power on, join with power off, prove with power on. */
 export const meterPhases = ['find', 'join', 'prove'] as const
@@ -80,7 +80,7 @@ function leadCards(
 ): MeterCard[] {
   const spot = spotOf(machine, end, target)
   if (!spot) return []
-  const readings = expectedReadings(spot.net)
+  const readings = expectedReadings(machine, spot.net)
   const live = readings.filter((reading) => reading.state !== 'battery off')
   const dead = readings.filter((reading) => reading.state === 'battery off')
   const nothing: MeterReading = { state: 'battery off', unit: 'V', low: 0, high: 0.1 }
@@ -98,7 +98,7 @@ function pairCards(machine: Machine, end: InlinePair, target: ConnectionTarget):
     if (line.does === 'pass') return []
     const spot = spotOf(machine, end, { connector: target.connector, cavity: line.cavity })
     if (!spot) return []
-    const readings = expectedReadings(spot.net)
+    const readings = expectedReadings(machine, spot.net)
     if (barredFromMeter(spot.net))
       return line.does === 'interrupt'
         ? [card(machine, spot, 'prove', { state: 'idling', unit: 'V', low: 0, high: 0 })]
@@ -127,26 +127,33 @@ function ringCards(machine: Machine, kit: Kit, end: Extract<KitEnd, { type: 'rin
     net: net.name,
     says,
     redLead: feed ? stud.name : `the eye of ${inSentence(end.name)}`,
-    blackLead: inSentence(negative),
+    blackLead: expect.state === 'battery off' ? bareMetal : inSentence(negative),
     range: rangeOf(expect),
     expect,
   })
-  const off = make(
-    'join',
-    { state: 'battery off', unit: 'V', low: 0, high: 0.1 },
-    `Nothing may be live at ${inSentence(stud.name)} before the nut comes off.`,
-  )
+  // A battery's own post is never without volts: the check belongs where the lead is cut off from it.
+  const post = machine.batteries?.includes(studId) === true || /battery/i.test(stud.name)
+  const off = post
+    ? []
+    : [
+        make(
+          'join',
+          { state: 'battery off', unit: 'V', low: 0, high: 0.1 },
+          `Nothing may be live at ${inSentence(stud.name)} before the nut comes off.`,
+        ),
+      ]
+  const [low, high] = restingV(machine)
   if (feed)
     return [
-      off,
+      ...off,
       make(
         'prove',
-        { state: 'key off', unit: 'V', low: 12.4, high: 12.9 },
+        { state: 'key off', unit: 'V', low, high },
         `Fuse in: the feed of ${kit.module.name} reads battery voltage.`,
       ),
     ]
   return [
-    off,
+    ...off,
     make(
       'prove',
       { state: 'idling', unit: 'V', low: 0, high: 0.1 },
@@ -191,7 +198,7 @@ function card(
     net: net.name,
     says: `${stateWords[expect.state]} ${expect.unit === 'ohm' ? 'Measure across the bus, both control units plugged in.' : phaseWords[phase]}`,
     redLead: `${plug?.name ?? connector}, cavity ${cavity}${wire ? `, ${wireName(wire.colour)}` : ''}`,
-    blackLead: blackLeadFor(machine, net, connector, cavity),
+    blackLead: blackLeadFor(machine, net, connector, cavity, expect),
     range: rangeOf(expect),
     expect,
     ...(barred ? { barred } : {}),
@@ -206,17 +213,35 @@ function cardId(kitEnd: string, phase: MeterPhase, place: string, expect: MeterR
     .slice(0, 100)
 }
 
-/** The black lead goes where the signal is measured against: the other bus wire, the sensor ground of the plug, or the battery. */
-function blackLeadFor(machine: Machine, net: Net, connector: ConnectorId, cavity: number): string {
+/** With the battery off its negative lead hangs free: a dead-check is made against the machine itself. */
+const bareMetal = 'bare metal of engine or frame'
+
+/** The black lead goes where the signal is measured against: bare metal for a dead-check, the other bus wire for its ohms, the sensor ground of the plug (of the same track), or the battery. */
+function blackLeadFor(
+  machine: Machine,
+  net: Net,
+  connector: ConnectorId,
+  cavity: number,
+  expect: MeterReading,
+): string {
   const index = machineIndex(machine)
   const others = (index.wiresOf.get(connector) ?? []).filter((item) => item.cavity !== cavity)
-  const withSignal = (signal: Net['signal']) => others.find(({ wire }) => index.nets.get(wire.net)?.signal === signal)
-  const wanted =
-    net.signal === 'bus-high' ? withSignal('bus-low') : net.signal === 'bus-low' ? withSignal('bus-high') : undefined
-  const reference =
-    wanted ?? (net.signal === 'analogue-0-5' || net.signal === 'reference-5v' ? withSignal('sensor-ground') : undefined)
-  if (reference) return `cavity ${reference.cavity} of the same plug, ${wireName(reference.wire.colour)}`
-  return 'battery negative'
+  /** The return of a pick-up carries its signal: no ground to measure against where there is a plain one. */
+  const returns = (net: string) => (index.nets.get(net)?.role === 'ground' ? 0 : 1)
+  const nearest = (signal: Net['signal']) =>
+    others
+      .filter(({ wire }) => index.nets.get(wire.net)?.signal === signal)
+      .sort(
+        (a, b) =>
+          returns(a.wire.net) - returns(b.wire.net) || Math.abs(a.cavity - cavity) - Math.abs(b.cavity - cavity),
+      )[0]
+  const words = (reference: (typeof others)[number] | undefined) =>
+    reference ? `cavity ${reference.cavity} of the same plug, ${wireName(reference.wire.colour)}` : null
+  if (expect.unit === 'ohm')
+    return words(nearest(net.signal === 'bus-high' ? 'bus-low' : 'bus-high')) ?? 'the other bus wire'
+  if (expect.state === 'battery off') return bareMetal
+  const sensor = net.signal === 'analogue-0-5' || net.signal === 'reference-5v'
+  return (sensor ? words(nearest('sensor-ground')) : null) ?? 'battery negative'
 }
 
 function rangeOf(expect: MeterReading): string {
@@ -228,6 +253,7 @@ function rangeOf(expect: MeterReading): string {
     case 'Hz':
       return 'Hz'
     case 'V':
-      return expect.high <= 0.2 ? '2 V DC' : '20 V DC'
+      // What should be dead may be live: never the small range for that.
+      return expect.high <= 0.2 && expect.state !== 'battery off' ? '2 V DC' : '20 V DC'
   }
 }

@@ -33,7 +33,7 @@ describe('the quad and its kit', () => {
     const crank = proposeMatches(machine, kit).find((match) => match.kitEnd === 'crank')
     expect(crank?.reasons).toEqual([
       'same signals: sensor ground, frequency, reference 5v',
-      '3 pins in both',
+      '3-way in both',
       'brown rectangle shell, key: flat',
       'wire colours agree: brown, white/orange, yellow/violet',
     ])

@@ -1,22 +1,60 @@
-import type { MeterReading, MeterState, Net } from '../dossiers/index.ts'
+import { machineIndex, type Machine, type MeterReading, type MeterState, type Net } from '../dossiers/index.ts'
 
 const v = (state: MeterState, low: number, high: number): MeterReading => ({ state, unit: 'V', low, high })
 
 /**
- * What a meter reads on a good circuit against the ground its card names.
- * The dossier's own figures where it has them, else those of general practice for its kind and purpose.
+ * What a meter reads on a good circuit against the ground its card names, on this machine: the dossier's own figures where it has
+ * them, else those of general practice for its kind and purpose, with the machine's battery and alternator. A range that no reading
+ * could miss is none and is left out.
  * Source: ranges in use in the trade for 12 V machines at sea level; pressure sensors read less higher up.
  */
-export function expectedReadings(net: Net): MeterReading[] {
-  return net.readings ?? standardReadings(net)
+export function expectedReadings(machine: Machine, net: Net): MeterReading[] {
+  return (net.readings ?? standardReadings(machine, net)).filter(
+    ({ low, high, unit }) => !(unit === 'V' && low <= 0 && high >= 12),
+  )
 }
 
-function standardReadings({ signal, role, track }: Net): MeterReading[] {
+/** At rest, V (general practice): a lead battery 12.4 to 12.9, a lithium one 13.1 to 13.4. */
+export function restingV({ power }: Pick<Machine, 'power'>): [number, number] {
+  return power?.chemistry === 'lithium' ? [13.1, 13.5] : [12.4, 12.9]
+}
+
+function chargingV({ power }: Pick<Machine, 'power'>): [number, number] {
+  return power?.chargingV ?? [13.2, 14.6]
+}
+
+/** The blade is moved by a motor: with the key only on it need not follow grip or pedal. */
+export function isByWire(machine: Pick<Machine, 'nets'>): boolean {
+  return machine.nets.some((net) => net.role === 'throttle-motor')
+}
+
+/** A pick-up with a supply of its own switches; one without is a coil. */
+export function hasSupply(machine: Machine, net: Net): boolean {
+  const { placesOfNet, wiresOf, nets, connectors } = machineIndex(machine)
+  return (placesOfNet.get(net.id) ?? []).some(
+    ({ connector }) =>
+      connectors.get(connector)?.ecu !== true &&
+      (wiresOf.get(connector) ?? []).some(({ wire }) =>
+        ['reference-5v', 'supply-switched', 'supply-always'].includes(nets.get(wire.net)?.signal ?? ''),
+      ),
+  )
+}
+
+function standardReadings(machine: Machine, net: Net): MeterReading[] {
+  const { signal, role } = net
+  const rest = restingV(machine)
+  const [, charged] = chargingV(machine)
   switch (signal) {
     case 'supply-always':
-      return [v('key off', 12.4, 12.9)]
+      return [v('key off', ...rest)]
     case 'supply-switched':
-      return role === 'brake-lamp' ? [] : [v('key off', 0, 0.2), v('key on', 11.8, 12.9), v('idling', 13.2, 14.6)]
+      return role === 'brake-lamp'
+        ? []
+        : [
+            v('key off', 0, 0.2),
+            v('key on', 11.8, Math.max(12.9, rest[1])),
+            v('idling', chargingV(machine)[0], charged),
+          ]
     case 'reference-5v':
       return [v('key on', 4.9, 5.1)]
     case 'power-ground':
@@ -30,9 +68,12 @@ function standardReadings({ signal, role, track }: Net): MeterReading[] {
     case 'data-line':
       return [v('key on', 7, 12.9)]
     case 'frequency':
-      return role === 'crank' ? [{ state: 'cranking', unit: 'V AC', low: 0.5, high: 5 }] : [v('key on', 0, 12.9)]
+      if (role !== 'crank') return []
+      return hasSupply(machine, net)
+        ? [v('cranking', 0.5, 4.5)]
+        : [{ state: 'cranking', unit: 'V AC', low: 0.5, high: 5 }]
     case 'analogue-0-5':
-      return analogue(role, track)
+      return analogue(machine, net)
     case 'switch':
     case 'low-side-drive':
     case 'motor-drive':
@@ -43,9 +84,10 @@ function standardReadings({ signal, role, track }: Net): MeterReading[] {
   }
 }
 
-function analogue(role: Net['role'], track: Net['track']): MeterReading[] {
+function analogue(machine: Machine, { role, track }: Net): MeterReading[] {
   switch (role) {
     case 'throttle-position':
+      if (isByWire(machine)) return [track === 2 ? v('key on', 0.3, 4.7) : v('key on', 0.4, 1.3)]
       return track === 2 ? [v('key on', 0.3, 4.7)] : [v('key on', 0.45, 0.75), v('key on, fully open', 3.8, 4.5)]
     case 'pedal-position':
       return track === 2

@@ -1,6 +1,6 @@
 import type { KitEnd, WireColour } from '@tidy-badger/core/dossiers'
 import { planTicks, type JobFinding } from '@tidy-badger/core/jobs'
-import { pinCount, targetWords, type Match } from '@tidy-badger/core/wiring'
+import { targetWords, type Match } from '@tidy-badger/core/wiring'
 import type { JobView } from '../jobs/index.ts'
 
 /** One end of the loom as the hook-up shows it. */
@@ -59,7 +59,7 @@ function looksOf(view: JobView, match: Match | undefined): string {
   const target = match?.target
   if (!target || !('connector' in target) || 'cavity' in target) return ''
   const connector = view.dossiers.machine.connectors.find((plug) => plug.id === target.connector)
-  return connector ? `${connector.shell.colour} ${pinCount(connector)}-pin` : ''
+  return connector ? `${connector.shell.colour} ${connector.cavities.length}-way` : ''
 }
 
 function coloursOf(end: KitEnd): WireColour[] {

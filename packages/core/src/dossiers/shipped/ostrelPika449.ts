@@ -21,6 +21,7 @@ export function ostrelPika449(): Machine {
           'Read the frame: Pika 449, and the year. The enduro market version has no lamps and no side stand switch.',
         identityWhy: 'Without lamps there is no lamp circuit to take power from.',
         batteries: 1,
+        lithium: true,
         battery: { place: 'in the airbox side, left', torque: '3 N·m', posts: ['battery-negative'] },
         discharge: { minutes: 2, why: 'the ignition holds 350 V' },
         pressure: {

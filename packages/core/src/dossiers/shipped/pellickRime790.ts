@@ -14,7 +14,15 @@ export function pellickRime790(): Machine {
       class: 'snow machine',
       years: '2016 on',
       source: 'Rescue machine of the upper hut, belly pan off, 2026-03.',
-      engine: { cylinders: 2, cooling: 'liquid', idleRpm: 1600, limiterRpm: 8300, fuel: 'petrol', stoichAfr: 14.6 },
+      engine: {
+        cylinders: 2,
+        cooling: 'liquid',
+        idleRpm: 1600,
+        limiterRpm: 8300,
+        fuel: 'petrol',
+        stoichAfr: 14.6,
+        strokes: 2,
+      },
       batteries: ['battery-negative'],
       steps: machineSteps({
         identity:

@@ -24,6 +24,7 @@ const trimSettings: Kit['settings'] = [
     low: 0.2,
     high: 1.5,
     shipped: '0.50',
+    captured: true,
     why: 'Captured with the key on and the throttle let go: 0.45 to 0.75 V is usual.',
   },
   {
@@ -33,7 +34,8 @@ const trimSettings: Kit['settings'] = [
     low: 3,
     high: 4.9,
     shipped: '4.00',
-    why: 'Captured with the key on and the throttle to the stop: 3.8 to 4.5 V is usual.',
+    captured: true,
+    why: 'Captured with the throttle to the stop: 3.8 to 4.5 V is usual. By wire the blade need not follow with the key only on: then the unit’s own procedure captures it.',
   },
   {
     id: 'map',

@@ -18,7 +18,7 @@ export interface RouteSheet {
   places: string
   /** `radius m, lock °` */
   steering?: string
-  /** `Ah | standing mA | sleep min | prime peak A` */
+  /** `Ah | standing mA | sleep min | prime peak A | options`: `lithium`, `charging 12.4 15` (V) */
   power: string
 }
 
@@ -33,7 +33,9 @@ export interface RouteParts {
 /** @throws with the line that cannot be read */
 export function readRouteSheet(sheet: RouteSheet): RouteParts {
   const taken = new Map<string, number>()
-  const [batteryAh, idleMa, sleepMinutes, primePeakA] = fields(sheet.power, 4).map(Number)
+  const [figures, options] = [fields(sheet.power, 5).slice(0, 4), fields(sheet.power, 5)[4]]
+  const [batteryAh, idleMa, sleepMinutes, primePeakA] = figures.map(Number)
+  const [, low, high] = /charging ([\d.]+) ([\d.]+)/.exec(options) ?? []
   const [radiusM, lockDeg] = (sheet.steering ?? '').split(',').map(Number)
   return {
     spots: linesOf(sheet.spots).map((line): Spot => {
@@ -43,7 +45,14 @@ export function readRouteSheet(sheet: RouteSheet): RouteParts {
     passages: linesOf(sheet.passages).map((line) => readPassage(line, taken)),
     places: new Map(linesOf(sheet.places).map(readPlace)),
     ...(sheet.steering ? { steering: { radiusM, lockDeg } } : {}),
-    power: { batteryAh, idleMa, sleepMinutes, primePeakA },
+    power: {
+      batteryAh,
+      idleMa,
+      sleepMinutes,
+      primePeakA,
+      ...(/lithium/.test(options) ? { chemistry: 'lithium' as const } : {}),
+      ...(low && high ? { chargingV: [Number(low), Number(high)] as [number, number] } : {}),
+    },
   }
 }
 

@@ -32,7 +32,7 @@ export const marlowRoutes: RouteSheet = {
   places: `
     ecu-right | 130 90 40 | flat | 55 | low | hidden; lamp
     kick-plate | 140 100 45 | flat | 45 | low | hidden`,
-  power: '70 | 18 | 15 | 14',
+  power: '70 | 18 | 15 | 14 | charging 12.4 15',
 }
 
 export const shielingRoutes: RouteSheet = {
@@ -117,7 +117,7 @@ export const packhorseRoutes: RouteSheet = {
     bulkhead-left | 140 100 45 | flat | 80 | some | hidden
     dash-knee | 120 70 40 | bracket | 45 | low | lamp; dash
     switch-knee | 50 50 40 | bracket | 45 | low | dash; for switch`,
-  power: '190 | 24 | 20 | 38',
+  power: '190 | 24 | 20 | 38 | charging 12.4 15',
 }
 
 export const longhaulRoutes: RouteSheet = {
@@ -168,5 +168,5 @@ export const longhaulRoutes: RouteSheet = {
     bulkhead-left | 140 100 45 | flat | 85 | some | hidden
     dash-knee | 120 70 40 | bracket | 45 | low | lamp; dash
     switch-knee | 50 50 40 | bracket | 45 | low | dash; for switch`,
-  power: '200 | 26 | 20 | 40',
+  power: '200 | 26 | 20 | 40 | charging 12.4 15',
 }

@@ -33,7 +33,7 @@ export const pikaRoutes: RouteSheet = {
     airbox-wall | 140 110 40 | flat | 50 | some | hidden
     switch-bar | 40 40 40 | bracket | 45 | some | wet; dash; for switch`,
   steering: '0.055, 45',
-  power: '6 | 1.1 | 1 | 8.5',
+  power: '6 | 1.1 | 1 | 8.5 | lithium',
 }
 
 export const kittiwakeRoutes: RouteSheet = {

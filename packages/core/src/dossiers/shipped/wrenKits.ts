@@ -31,6 +31,7 @@ const settings: Kit['settings'] = [
     low: 0.3,
     high: 0.9,
     shipped: '0.50',
+    captured: true,
     why: 'Captured at first key-on, throttle let go.',
   },
 ]

@@ -45,8 +45,7 @@ export function PastePinout({
   const read = readPinoutRows(table, mapping, reading.order, reading.language)
   const width = Math.max(0, ...table.rows.map((row) => row.length))
   const take = () => {
-    if (!read.ok) return
-    const most = Math.max(connector.cavities.length, ...read.value.map((row) => row.cavity))
+    const most = Math.max(connector.cavities.length, ...read.rows.map((row) => row.cavity))
     changeDraft((before) => {
       const grown = {
         ...before,
@@ -56,7 +55,7 @@ export function PastePinout({
             : item,
         ),
       }
-      return withPinout(grown, connector.id, read.value)
+      return withPinout(grown, connector.id, read.rows)
     })
     setOpen(false)
     setText('')
@@ -114,33 +113,37 @@ export function PastePinout({
               ))}
             </div>
             <section className="mt-4" aria-label="Preview">
-              {read.ok ? (
-                <ul className="grid gap-x-6 sm:grid-cols-2">
-                  {read.value.map((row) => (
-                    <li key={row.cavity} className="flex min-h-8 items-center gap-2">
-                      <span className="figures w-7 text-right font-bold">{row.cavity}</span>
-                      {row.colour ? (
-                        <>
-                          <WireChip colour={row.colour} /> {wireName(row.colour)}
-                        </>
-                      ) : (
-                        'empty'
-                      )}
-                      <span className="text-quiet">{row.signal}</span>
-                    </li>
-                  ))}
-                </ul>
-              ) : (
-                <ul role="alert" className="flex flex-col gap-1">
+              <ul className="grid gap-x-6 sm:grid-cols-2">
+                {read.rows.map((row) => (
+                  <li key={row.cavity} className="flex min-h-8 items-center gap-2">
+                    <span className="figures w-9 text-right font-bold">{row.label ?? row.cavity}</span>
+                    {row.colour ? (
+                      <>
+                        <WireChip colour={row.colour} /> {wireName(row.colour)}
+                      </>
+                    ) : (
+                      'empty'
+                    )}
+                    <span className="text-quiet">{row.signal}</span>
+                  </li>
+                ))}
+              </ul>
+              {read.problems.length > 0 && (
+                <ul role="alert" className="mt-2 flex flex-col gap-1">
                   {read.problems.slice(0, 12).map((problem) => (
                     <li key={`${problem.path}${problem.message}`} className="border-l-[5px] border-stop pl-3">
-                      {problem.message}
+                      {problem.message} The line is left out.
                     </li>
                   ))}
                 </ul>
               )}
             </section>
-            <Button look="main" className="mt-4" disabled={!read.ok || machine.connectors.length === 0} onClick={take}>
+            <Button
+              look="main"
+              className="mt-4"
+              disabled={read.rows.length === 0 || machine.connectors.length === 0}
+              onClick={take}
+            >
               Take it over
             </Button>
           </>

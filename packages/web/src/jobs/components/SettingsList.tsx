@@ -22,7 +22,7 @@ function Setting({ setting }: { setting: KitSetting }) {
   const { state, write } = useJob()
   const now = state.settings[setting.id]?.value
   const [draft, setDraft] = useState<string | null>(null)
-  const value = draft ?? now ?? setting.shipped
+  const value = draft ?? now ?? (setting.captured ? '' : setting.shipped)
   const save = async () => {
     if (await write({ kind: 'setting', setting: setting.id, value: value.replace(',', '.'), replaces: now ?? null }))
       setDraft(null)
@@ -59,7 +59,7 @@ function Setting({ setting }: { setting: KitSetting }) {
         </Button>
       </div>
       <p className="mt-1 text-[15px] text-quiet">
-        {now === undefined ? `As shipped: ${setting.shipped}. ` : ''}
+        {now !== undefined ? '' : setting.captured ? 'Not captured yet. ' : `As shipped: ${setting.shipped}. `}
         {setting.why}
       </p>
     </li>

@@ -8,7 +8,10 @@ import { Dock, KeyHint } from '../../ui/Stage.tsx'
 import { useKeys } from '../../ui/useKeys.ts'
 import type { EndView } from '../selectors.ts'
 
-/** The one thing to do with the end in hand, and its ticks in order. */
+/**
+ * The one thing to do with the end in hand: one press for all of it, and its ticks to be made one by one where something is not so.
+ * What asks for the owner's word, and what is taken off first, is a press of its own.
+ */
 export function TickDock({
   item,
   ticks,
@@ -33,7 +36,17 @@ export function TickDock({
       if (written && tick === ticks.at(-1)) onNext()
     })
   }
-  const act = () => (next ? make(next) : onNext())
+  const alone = next !== undefined && (next.id === 'take-off' || next.id === 'consent')
+  const makeAll = () => {
+    if (busy.current === 'all') return
+    busy.current = 'all'
+    const open = ticks.filter((tick) => !tick.done)
+    void write(...open.map((tick) => tick.makes)).then((written) => {
+      if (busy.current === 'all') busy.current = null
+      if (written) onNext()
+    })
+  }
+  const act = () => (!next ? onNext() : alone ? make(next) : makeAll())
   useKeys({ Space: act })
   return (
     <Dock
@@ -55,7 +68,13 @@ export function TickDock({
             <KeyHint>N</KeyHint>
           </Button>
           <Button look="main" onClick={act}>
-            {next?.id === 'take-off' ? 'Taken off' : next ? 'Next tick' : 'Next end'}
+            {next?.id === 'take-off'
+              ? 'Taken off'
+              : next?.id === 'consent'
+                ? 'Agreed'
+                : next
+                  ? 'All of it'
+                  : 'Next end'}
             <KeyHint>space</KeyHint>
           </Button>
         </>
