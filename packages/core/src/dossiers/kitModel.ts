@@ -134,6 +134,8 @@ export interface KitPart {
   count: number
   /** A missing one stops the job, or only slows it. */
   missing: 'stop' | 'note'
+  /** Welded into the exhaust: pipe off, welded, cooled, back on. */
+  welded?: boolean
   /** What from the shelf does as well; without it only the kit's own part will do. */
   instead?: string
 }

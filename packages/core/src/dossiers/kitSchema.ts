@@ -142,6 +142,7 @@ export const kitSchema = z.strictObject({
       name: words,
       count: z.int().positive(),
       missing: z.enum(['stop', 'note']),
+      welded: z.boolean().optional(),
       instead: words.optional(),
     } satisfies ShapeOf<KitPart>),
   ),

@@ -65,7 +65,7 @@ export {
 } from './accessChoices.ts'
 export { accessOf, alsoCost, coverName, jobTargets, targetPlace } from './jobAccess.ts'
 export { daySpread, jobDay, jobTasks, wordsOf, type DayTask, type JobDay, type LearntTimes } from './jobTasks.ts'
-export { learntTimes, measuredMinutes, type MeasuredMinutes, type TimeSample } from './measuredMinutes.ts'
+export { learntDay, learntTimes, measuredMinutes, type MeasuredMinutes, type TimeSample } from './measuredMinutes.ts'
 export { consumables, missingTools, toolsNeeded, type Consumable, type ToolNeed } from './materials.ts'
 export {
   electricsOf,

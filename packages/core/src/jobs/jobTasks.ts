@@ -2,15 +2,20 @@ import { inSentence, stations, type KitEnd, type Minutes, type Station } from '.
 import {
   scheduleTasks,
   simulateMinutes,
+  usualDay,
+  type DayFactor,
   type LearntMinutes,
   type MinutesSpread,
   type Schedule,
   type Task,
 } from '../scheduling/index.ts'
-import { peopleOf } from './accessChoices.ts'
+import { targetKey } from '../access/index.ts'
+import { mountPlaceOf, peopleOf } from './accessChoices.ts'
 import { planOf } from './planOf.ts'
 import { accessOf } from './jobAccess.ts'
+import { loomPassages, plannedLoom } from './jobRoute.ts'
 import type { JobDossiers, JobState } from './model.ts'
+import { trimBasis } from './trimBasis.ts'
 import { workOf, type WorkItem } from './workItems.ts'
 
 /** One bar of the day. */
@@ -30,6 +35,8 @@ export interface JobDay {
   people: 1 | 2
   tasks: DayTask[]
   schedule: Schedule
+  /** What all its tasks share. */
+  factor: DayFactor
 }
 
 /** Minutes of connecting one end, its way apart (general practice: plug, tap, solder joint, ring, relay, block). */
@@ -44,21 +51,29 @@ const endMinutes: Record<KitEnd['type'], Minutes> = {
 const solderJoint: Minutes = { best: 6, likely: 9, worst: 15 }
 
 /** The job from taking in to handing back, on the clock. */
-export function jobDay(dossiers: JobDossiers, state: JobState, learnt: LearntTimes = new Map()): JobDay {
+export function jobDay(
+  dossiers: JobDossiers,
+  state: JobState,
+  learnt: LearntTimes = new Map(),
+  factor: DayFactor = usualDay,
+): JobDay {
   const tasks = jobTasks(dossiers, state, learnt)
   const people = peopleOf(state)
-  return { people, tasks, schedule: scheduleTasks(tasks, people) }
+  return { people, tasks, factor, schedule: scheduleTasks(tasks, people) }
 }
 
 /** How long the whole day takes, and what is still to be done of it. Takes some hundred schedules: not for a screen's own thread. */
-export function daySpread({ tasks, people }: Pick<JobDay, 'tasks' | 'people'>): {
+export function daySpread({ tasks, people, factor }: Pick<JobDay, 'tasks' | 'people' | 'factor'>): {
   whole: MinutesSpread
   left: MinutesSpread
 } {
   const open = tasks.filter((task) => !task.done)
   const openIds = new Set(open.map((task) => task.id))
   const left = open.map((task) => ({ ...task, after: task.after.filter((id) => openIds.has(id)) }))
-  return { whole: simulateMinutes(tasks, people), left: simulateMinutes(left, people) }
+  return {
+    whole: simulateMinutes(tasks, people, { day: factor }),
+    left: simulateMinutes(left, people, { day: factor }),
+  }
 }
 
 /**
@@ -101,16 +116,147 @@ function stationTasks(dossiers: JobDossiers, state: JobState, station: Station, 
         'check-kit',
         station,
         'Lay out the kit',
-        { best: 3, likely: 6, worst: 12 },
+        times(dossiers.kit.parts.length + dossiers.kit.ends.length, countMinutes),
         gate,
         station in state.stationsDone,
       ),
     ]
   if (station === 'hook-up') return hookUpTasks(dossiers, state, gate)
   const items = workOf(dossiers, state, station)
-  return station === 'open-up' || station === 'close-up'
-    ? coverTasks(dossiers, state, station, items, gate)
-    : chain(dossiers, state, station, items, gate)
+  switch (station) {
+    case 'open-up': {
+      const covers = coverTasks(dossiers, state, station, items, gate)
+      return [...covers, ...bossOff(dossiers, state, covers.length > 0 ? covers.map((task) => task.id) : gate)]
+    }
+    case 'close-up':
+      return coverTasks(dossiers, state, station, items, gate)
+    case 'lay-loom': {
+      const made = chain(dossiers, state, station, items, gate)
+      return [...made, ...routeTasks(dossiers, state, made.length > 0 ? [made[made.length - 1].id] : gate)]
+    }
+    case 'set-up': {
+      const boss = bossOn(dossiers, state, gate)
+      return [...boss, ...chain(dossiers, state, station, items, boss.length > 0 ? boss.map((task) => task.id) : gate)]
+    }
+    case 'trim': {
+      const made = chain(dossiers, state, station, items, gate)
+      return trimBasis(dossiers) ? [...rideTasks(state, gate), ...made] : made
+    }
+    default:
+      return chain(dossiers, state, station, items, gate)
+  }
+}
+
+/** Minutes of looking at one part or branch of the kit (general practice). */
+const countMinutes: Minutes = { best: 0.2, likely: 0.4, worst: 0.9 }
+/** Minutes of one tie (general practice: 20 ties 8 to 25 min). */
+const tieMinutes: Minutes = { best: 0.35, likely: 0.6, worst: 1.1 }
+/** Lengthening one wire, both joints of it; drawing a heat sleeve over one branch. */
+const extensionMinutes: Minutes = { best: 6, likely: 10, worst: 18 }
+const sleeveMinutes: Minutes = { best: 2, likely: 4, worst: 8 }
+/** Putting in a fuse: last of all. */
+const fuseMinutes: Minutes = { best: 1, likely: 1, worst: 2 }
+/** A boss: the pipe off and on again, the weld by whoever may weld it, and its cooling (general practice: boss 30 to 90 min). */
+const bossMinutes = {
+  pipe: { best: 8, likely: 15, worst: 30 },
+  weld: { best: 30, likely: 50, worst: 90 },
+  cool: { best: 20, likely: 20, worst: 20 },
+} satisfies Record<string, Minutes>
+/** One ride through the table with its review (general practice). */
+const rideMinutes: Minutes = { best: 30, likely: 50, worst: 90 }
+
+function times(count: number, { best, likely, worst }: Minutes): Minutes {
+  return { best: count * best, likely: count * likely, worst: count * worst }
+}
+
+/** What the planned way of the loom takes beyond laying it: bulkheads, lengthening, heat sleeves. */
+function routeTasks(dossiers: JobDossiers, state: JobState, after: string[]): DayTask[] {
+  const loom = plannedLoom(dossiers, state)
+  if (!loom) return []
+  const used = new Set(loomPassages(dossiers, state))
+  const laid = 'lay-loom' in state.stationsDone
+  const passages = (dossiers.machine.passages ?? []).filter((passage) => used.has(passage.id))
+  const sleeved = [loom.trunk, ...loom.branches].filter((part) => part.sleeve !== 'plain')
+  const work: [string, string, Minutes][] = [
+    ...passages.flatMap((passage): [string, string, Minutes][] =>
+      passage.bulkhead
+        ? [[`bulkhead.${passage.id}`, `Through the bulkhead ${passage.name}`, passage.bulkhead.minutes]]
+        : [],
+    ),
+    ...loom.branches.flatMap((branch): [string, string, Minutes][] =>
+      branch.extensionM > 0
+        ? [
+            [
+              `extend.${branch.end.id}`,
+              `${branch.end.name} lengthened`,
+              times(Math.max(1, branch.end.areasMm2.length), extensionMinutes),
+            ],
+          ]
+        : [],
+    ),
+    ...(sleeved.length > 0
+      ? [['sleeves', 'Heat sleeves on', times(sleeved.length, sleeveMinutes)] as [string, string, Minutes]]
+      : []),
+  ]
+  return work.map(([id, name, minutes], i) =>
+    plain(id, 'lay-loom', name, minutes, i === 0 ? after : [work[i - 1][0]], laid),
+  )
+}
+
+function hasBoss({ kit }: JobDossiers): boolean {
+  return kit.parts.some((part) => part.welded)
+}
+
+/** The pipe off; welding and cooling run beside the work on the loom. */
+function bossOff(dossiers: JobDossiers, state: JobState, after: string[]): DayTask[] {
+  if (!hasBoss(dossiers)) return []
+  const done = 'open-up' in state.stationsDone
+  const on = 'set-up' in state.stationsDone
+  return [
+    plain('boss.off', 'open-up', 'Pipe off for the boss', bossMinutes.pipe, after, done),
+    plain('boss.weld', 'open-up', 'the boss is welded in', bossMinutes.weld, ['boss.off'], on, 0),
+    plain('boss.cool', 'open-up', 'until the weld is cold', bossMinutes.cool, ['boss.weld'], on, 0),
+  ]
+}
+
+function bossOn(dossiers: JobDossiers, state: JobState, gate: string[]): DayTask[] {
+  return hasBoss(dossiers)
+    ? [
+        plain(
+          'boss.on',
+          'set-up',
+          'Pipe back on',
+          bossMinutes.pipe,
+          [...gate, 'boss.cool'],
+          'set-up' in state.stationsDone,
+        ),
+      ]
+    : []
+}
+
+function rideTasks(state: JobState, gate: string[]): DayTask[] {
+  const done = 'trim' in state.stationsDone || state.trim.revisions.length > 1
+  return [plain('ride', 'trim', 'A ride through the table, and its review', rideMinutes, gate, done)]
+}
+
+/** Minutes of an item with the way to what it works at, and by the count of what it makes. */
+function minutesOf(dossiers: JobDossiers, state: JobState, item: WorkItem): Minutes {
+  if (item.kind !== 'step') return item.minutes
+  const { step } = item
+  if (step.marks === 'ties') {
+    const count = plannedLoom(dossiers, state)?.ties.count
+    return count ? times(count, tieMinutes) : item.minutes
+  }
+  const targets = accessOf(dossiers, state)?.targets ?? []
+  const at =
+    step.marks === 'mount'
+      ? [`place:${mountPlaceOf(dossiers, state)?.id ?? ''}`]
+      : (step.needs?.reach ?? []).map(
+          (target) => Object.entries(target).map(([kind, id]) => `${kind}:${String(id)}`)[0],
+        )
+  return targets
+    .filter(({ target }) => at.includes(targetKey(target)))
+    .reduce((minutes, target) => sum(minutes, target.minutes), item.minutes)
 }
 
 function plain(
@@ -146,7 +292,7 @@ function chain(
         item.id,
         station,
         wordsOf(item),
-        item.minutes,
+        minutesOf(dossiers, state, item),
         [...before, ...held, ...named],
         done(state, station, item),
         handsOf(item),
@@ -207,8 +353,15 @@ function coverTasks(
   return [...made, ...chain(dossiers, state, station, rest, coverIds.length > 0 ? coverIds : gate)]
 }
 
+/** Every end by its way; ground before feed, and the fuse of a feed last of all. */
 function hookUpTasks(dossiers: JobDossiers, state: JobState, gate: string[]): DayTask[] {
-  return dossiers.kit.ends.map((end): DayTask => {
+  const { ends } = dossiers.kit
+  const carries = (end: KitEnd, signal: (name: string) => boolean) =>
+    (end.type === 'ring' || end.type === 'flying-lead') && signal(end.wants.signal)
+  const grounds = ends
+    .filter((end) => carries(end, (signal) => signal.endsWith('ground')))
+    .map((end) => `end.${end.id}`)
+  const made = ends.map((end): DayTask => {
     const made = state.connections.filter((item) => item.kitEnd === end.id)
     const own = end.type === 'flying-lead' && end.cut ? solderJoint : endMinutes[end.type]
     return plain(
@@ -216,10 +369,24 @@ function hookUpTasks(dossiers: JobDossiers, state: JobState, gate: string[]): Da
       'hook-up',
       end.name,
       sum(own, reachOf(dossiers, state, end)),
-      gate,
+      carries(end, (signal) => signal.startsWith('supply')) && grounds.length > 0 ? grounds : gate,
       made.length > 0 && made.every((item) => item.tugged || 'closed' in item.to || 'open' in item.to),
     )
   })
+  const fuses = ends.filter((end) => end.type === 'ring' && end.fuseA !== undefined)
+  return [
+    ...made,
+    ...fuses.map((end) =>
+      plain(
+        `fuse.${end.id}`,
+        'hook-up',
+        `Fuse into ${inSentence(end.name)}, last`,
+        fuseMinutes,
+        made.map((task) => task.id),
+        'hook-up' in state.stationsDone,
+      ),
+    ),
+  ]
 }
 
 /** Minutes of getting at the place of an end by the planned way; none where no way is known. */

@@ -22,11 +22,15 @@ const plainSigma = Math.log(1.8) / 1.645
  * @example prior 10/18/35, measured 12, 14, 13 → likely 15.4, n 3
  */
 export function learnMinutes(prior: Minutes, measured: readonly number[]): LearntMinutes {
-  const logs = measured.filter((minutes) => minutes > 0).map(Math.log)
-  const n = logs.length
   const sigma = priorSigma(prior)
+  const middle = Math.log(Math.max(prior.likely, 0.05))
+  // One odd figure says little: beyond three spreads of the prior it counts as three.
+  const logs = measured
+    .filter((minutes) => minutes > 0)
+    .map((minutes) => Math.min(middle + 3 * sigma, Math.max(middle - 3 * sigma, Math.log(minutes))))
+  const n = logs.length
   if (n === 0) return { ...prior, n, spreadFactor: Math.exp(1.645 * sigma) }
-  const centre = Math.log(Math.max(prior.likely, 0.05))
+  const centre = middle
   const mean = logs.reduce((sum, value) => sum + value, 0) / n
   const median = (priorWeight * centre + n * mean) / (priorWeight + n)
   const squares = logs.reduce((sum, value) => sum + (value - mean) ** 2, 0)

@@ -1,4 +1,4 @@
-import { learntTimes, timeReport, type BatterySchool } from '@tidy-badger/core/jobs'
+import { learntDay, learntTimes, timeReport, type BatterySchool } from '@tidy-badger/core/jobs'
 import type { MinutesSpread } from '@tidy-badger/core/scheduling'
 import type { Outcome } from '@tidy-badger/core/shared'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
@@ -25,7 +25,12 @@ export function accessService(deps: AppDeps, dossiers: DossierService, jobs: Job
 
   async function dayTask(job: LoadedJob): Promise<DayTask> {
     const { row, dossiers: pair, state } = job
-    return { job: { title: row.title, dossiers: pair, state }, learnt: await learnt(job) }
+    const samples = await jobs.times(pair.machine.id, row.id)
+    return {
+      job: { title: row.title, dossiers: pair, state },
+      learnt: learntTimes(pair, samples),
+      day: learntDay(pair, samples),
+    }
   }
 
   return {

@@ -1,7 +1,7 @@
 import { accessSpread, planReachable, readTargets } from '@tidy-badger/core/access'
 import type { Machine } from '@tidy-badger/core/dossiers'
 import { daySpread, jobDay, type BatterySchool, type LearntTimes } from '@tidy-badger/core/jobs'
-import type { MinutesSpread } from '@tidy-badger/core/scheduling'
+import type { DayFactor, MinutesSpread } from '@tidy-badger/core/scheduling'
 import { failure, success, type Outcome } from '@tidy-badger/core/shared'
 import type { PaperJob } from '../jobs/index.ts'
 import { stepsPdf } from './stepsPdf.ts'
@@ -17,11 +17,12 @@ export interface AccessTask {
 export interface DayTask {
   job: PaperJob
   learnt: LearntTimes
+  day: DayFactor
 }
 
 /** Minutes of work that are left, half of the time and nine times in ten. */
-export function left({ job, learnt }: DayTask): MinutesSpread {
-  return daySpread(jobDay(job.dossiers, job.state, learnt)).left
+export function left({ job, learnt, day }: DayTask): MinutesSpread {
+  return daySpread(jobDay(job.dossiers, job.state, learnt, day)).left
 }
 
 /** The steps on paper. */

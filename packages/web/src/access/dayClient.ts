@@ -8,7 +8,7 @@ let api: Remote<DayApi> | undefined
 /** How long the day takes, worked out beside the screen. */
 export function spreadOf(day: JobDay): Promise<{ whole: MinutesSpread; left: MinutesSpread }> {
   api ??= wrap<DayApi>(new Worker(new URL('./dayWorker.ts', import.meta.url), { type: 'module' }))
-  return api.spread({ tasks: day.tasks, people: day.people })
+  return api.spread({ tasks: day.tasks, people: day.people, factor: day.factor })
 }
 
 /** The plan of a large machine, finished exactly however long it takes. */

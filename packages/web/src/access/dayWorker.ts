@@ -4,7 +4,7 @@ import { daySpread, type JobDay } from '@tidy-badger/core/jobs'
 import { expose } from 'comlink'
 
 const api = {
-  spread: (day: Pick<JobDay, 'tasks' | 'people'>) => daySpread(day),
+  spread: (day: Pick<JobDay, 'tasks' | 'people' | 'factor'>) => daySpread(day),
   finish: (machine: Machine, targets: AccessTarget[]) => planAccess(machine, targets, { width: 600 }),
 }
 export type DayApi = typeof api

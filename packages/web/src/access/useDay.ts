@@ -1,4 +1,4 @@
-import { jobDay, learntTimes, type JobDay, type LearntTimes, type TimeSample } from '@tidy-badger/core/jobs'
+import { jobDay, learntDay, learntTimes, type JobDay, type LearntTimes, type TimeSample } from '@tidy-badger/core/jobs'
 import type { MinutesSpread } from '@tidy-badger/core/scheduling'
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useMemo, useState } from 'react'
@@ -21,7 +21,8 @@ export function useDay(): DayView {
     queryFn: () => getKept<TimeSample[]>(`/api/times?machine=${machine}&without=${job.id}`),
   }).data
   const learnt = useMemo(() => learntTimes(dossiers, samples ?? []), [dossiers, samples])
-  const day = useMemo(() => jobDay(dossiers, state, learnt), [dossiers, state, learnt])
+  const factor = useMemo(() => learntDay(dossiers, samples ?? []), [dossiers, samples])
+  const day = useMemo(() => jobDay(dossiers, state, learnt, factor), [dossiers, state, learnt, factor])
   const [spread, setSpread] = useState<DayView['spread']>(null)
   useEffect(() => {
     let gone = false

@@ -113,6 +113,7 @@ export function kitDocument(facts: Facts): Kit {
         name,
         count,
         missing,
+        ...(id === 'boss' ? { welded: true } : {}),
         ...(missing === 'note' && fromShelf[id] ? { instead: fromShelf[id] } : {}),
       })),
       { id: 'ties', name: 'Cable ties 150 mm', count: 20, missing: 'note', instead: fromShelf.ties },
