@@ -67,7 +67,7 @@ test('a setting chosen offline that somebody else changed meanwhile is shown, no
   context,
 }) => {
   const id = await copy('demo-hut-7')
-  await page.goto(`/job/${id}/wake`)
+  await page.goto(`/job/${id}/set-up`)
   await expect(page.getByLabel('Map in use')).toBeVisible()
   cutting.link = true
   await context.setOffline(true)

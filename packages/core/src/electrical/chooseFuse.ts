@@ -3,6 +3,9 @@ import { failure, success, type Outcome, type Problem } from '../shared/index.ts
 /** Sizes of blade fuses, A. */
 export const bladeFusesA = [1, 2, 3, 4, 5, 7.5, 10, 15, 20, 25, 30, 35, 40] as const
 
+/** Fuse holder no farther from the post, mm: the wire before it is protected by nothing. */
+export const fuseWithinMm = 200
+
 /** A fuse carries its load for good when it is so many times as large. */
 export const fuseOverLoad = 1.35
 

@@ -1,6 +1,7 @@
 import { inSentence, machineIndex, type Kit, type Machine, type Net } from '../dossiers/index.ts'
 import { judgeFeed, relayCoilA, ruleCatalogue, targetWords, type Match } from '../wiring/index.ts'
 import { idleDrain } from './idleDrain.ts'
+import { fuseWithinMm } from './chooseFuse.ts'
 import { fuseOf } from './supplyLine.ts'
 import { airAtEnd, netOfMatch, supplyOf } from './supplyOf.ts'
 import { atLeast, atMost, type Verdict } from './verdict.ts'
@@ -49,8 +50,6 @@ export interface FeedOption {
 
 /** A parked machine has to start again after so long, days. */
 export const idleDaysWanted = 14
-/** Fuse holder no farther from the post, mm: the wire before it is protected by nothing. */
-export const fuseWithinMm = 200
 /** Usable part of a starter battery before it may not crank, %. */
 export const usablePct = 50
 /** Up to here a lamp circuit carries a module itself, A. */

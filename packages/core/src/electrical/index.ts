@@ -10,7 +10,6 @@ export {
 export { benchSupply } from './benchSupply.ts'
 export {
   feedOptions,
-  fuseWithinMm,
   idleDays,
   idleDaysWanted,
   powerReasons,

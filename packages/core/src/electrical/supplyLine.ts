@@ -1,7 +1,6 @@
 import { inSentence, type Kit, type Machine } from '../dossiers/index.ts'
 import { currentOf, targetWords, type Match } from '../wiring/index.ts'
-import { ampacityA, chooseFuse, fuseOverLoad, judgeFuse } from './chooseFuse.ts'
-import { fuseWithinMm } from './feedOptions.ts'
+import { ampacityA, chooseFuse, fuseOverLoad, fuseWithinMm, judgeFuse } from './chooseFuse.ts'
 import { airAtEnd, netOfMatch, supplyOf } from './supplyOf.ts'
 import { atMost, dropLimitsV, type Verdict } from './verdict.ts'
 import { runResistanceOhm } from './wireRun.ts'

@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import { shippedKit, shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
 import { fittings } from '../wiring/shippedCase.ts'
-import { batterySchoolOf, batterySchoolsFor, mountPlaceOf } from './accessChoices.ts'
+import { batterySchoolOf, batterySchoolsFor } from './accessChoices.ts'
+import { mountPlaceOf, mountPlaceWhy, routesOf } from './mountPlace.ts'
 import { checkReferences } from './checkReferences.ts'
 import { accessOf, alsoCost, jobTargets } from './jobAccess.ts'
 import { plannedLoom } from './jobRoute.ts'
@@ -9,7 +10,7 @@ import { asJournal, entryOf, gorseJob } from './journalCase.ts'
 import { daySpread, jobDay, jobTasks } from './jobTasks.ts'
 import { consumables, missingTools, tiesOf, toolsNeeded } from './materials.ts'
 import { learntDay, learntTimes, measuredMinutes } from './measuredMinutes.ts'
-import type { EntryBody, JobDossiers, NewEntry } from './model.ts'
+import type { EntryBody, JobDossiers, JobState, NewEntry } from './model.ts'
 import { planAppend } from './planAppend.ts'
 import { replay } from './replay.ts'
 import { timeReport } from './timeReport.ts'
@@ -89,7 +90,12 @@ describe('where covers stand among the work', () => {
 
   test('tank and airbox are back before the engine is woken, the rest at close-up', () => {
     expect(names(kittiwake, 'set-up').slice(0, 4)).toEqual(['on.airbox', 'on.airbox-lid', 'on.tank', 'step.homes'])
-    expect(names(kittiwake, 'close-up').slice(0, 4)).toEqual(['on.seat', 'on.pillion', 'on.side-right', 'on.side-left'])
+    expect(names(kittiwake, 'close-up').slice(0, 4)).toEqual([
+      'on.seat',
+      'on.side-right',
+      'on.side-left',
+      'step.steering',
+    ])
   })
 
   test('a cover taken off though nobody planned it is on the list of what goes back', () => {
@@ -160,12 +166,22 @@ describe('schools', () => {
     expect(checkReferences(gorseJob, entryOf({ kind: 'choice', choice, value, replaces: null }), '')).toEqual([])
   })
 
-  test('the kit’s sheet says where its module goes, and a person may say otherwise', () => {
+  test('the module goes to the best place by the comparison, whatever the sheet says first, and a person may say otherwise', () => {
     const dial: JobDossiers = { machine: gorseJob.machine, kit: shippedKit('lowlamp-dial') }
     expect(mountPlaceOf(dial)?.id).toBe('bar-mount')
-    expect(mountPlaceOf(gorseJob)?.id).toBe('rack-plate')
+    for (const { machine, kit } of fittings) {
+      const dossiers = { machine, kit }
+      const fresh = replay(dossiers, [])
+      const routes = routesOf(dossiers, fresh)
+      expect(mountPlaceOf(dossiers)?.id).toBe(routes?.ok && routes.value.places[0].place.id)
+      expect(mountPlaceWhy(dossiers, fresh)).toMatch(/^(Best of|The only)/)
+    }
     const state = stateOf(gorseJob, { kind: 'choice', choice: 'mount-place', value: 'seat-box', replaces: null })
     expect(mountPlaceOf(gorseJob, state)?.id).toBe('seat-box')
+    const text = (chosen?: JobState) =>
+      stepsOf(gorseJob, 'lay-loom', chosen).find((step) => step.id === 'trial-mount')?.text
+    expect(text()).toContain('under the rear rack')
+    expect(text(state)).toContain('beside the ECU')
   })
 })
 

@@ -1,5 +1,5 @@
 import { findTarget, targetKey, waysTo, type AccessTarget } from '../access/index.ts'
-import type { Kit, Machine, MountPlace, Step } from '../dossiers/index.ts'
+import type { Machine, Step } from '../dossiers/index.ts'
 import { placesFor } from '../routing/index.ts'
 import { asProposed } from './choices.ts'
 import type { JobDossiers, JobState, NewEntry } from './model.ts'
@@ -28,17 +28,6 @@ export function inSchool(machine: Machine, step: Step, state?: Chosen): boolean 
 /** How many work on the machine. */
 export function peopleOf(state?: Chosen): 1 | 2 {
   return state?.choices.people?.value === '2' ? 2 : 1
-}
-
-/** Where the module is to sit: chosen, or where the kit's sheet has it, or the first place of the machine. */
-export function mountPlaceOf({ machine, kit }: { machine: Machine; kit: Kit }, state?: Chosen): MountPlace | undefined {
-  const places = placesFor(machine, 'module')
-  const sheet = kit.places?.find((item) => item.machine === machine.id)?.place
-  return (
-    places.find((place) => place.id === state?.choices['mount-place']?.value) ??
-    places.find((place) => place.id === sheet) ??
-    places[0]
-  )
 }
 
 /** Ids in one text, as order and further targets are written. */

@@ -1,3 +1,4 @@
+export { alsoKitCost, type AlsoKit } from './alsoKit.ts'
 export { applyEntry } from './applyEntry.ts'
 export {
   asProposed,
@@ -55,7 +56,6 @@ export {
   batterySchoolsFor,
   fixedWays,
   handOrderOf,
-  mountPlaceOf,
   peopleOf,
   readList,
   takeInQuestions,
@@ -67,15 +67,7 @@ export { accessOf, alsoCost, coverName, jobTargets, targetPlace } from './jobAcc
 export { daySpread, jobDay, jobTasks, wordsOf, type DayTask, type JobDay, type LearntTimes } from './jobTasks.ts'
 export { learntDay, learntTimes, measuredMinutes, type MeasuredMinutes, type TimeSample } from './measuredMinutes.ts'
 export { consumables, missingTools, toolsNeeded, type Consumable, type ToolNeed } from './materials.ts'
-export {
-  electricsOf,
-  loomPassages,
-  plannedLoom,
-  plannedRoute,
-  plannedPassages,
-  routesOf,
-  type JobElectrics,
-} from './jobRoute.ts'
+export { electricsOf, loomPassages, plannedLoom, plannedRoute, plannedPassages, type JobElectrics } from './jobRoute.ts'
 export {
   farChoice,
   farPlacesOf,
@@ -101,3 +93,4 @@ export { planTicks, type Tick } from './planTicks.ts'
 export { requireTrimBasis, trimBasis, type TrimBasis } from './trimBasis.ts'
 export { undoBatch } from './undoBatch.ts'
 export { jobFileSchema, readJobFile, type JobFile, type Provenance } from './jobFile.ts'
+export { mountPlaceOf, mountPlaceWhy, routesOf } from './mountPlace.ts'

@@ -7,7 +7,8 @@ import {
   type KnownMinutes,
 } from '../access/index.ts'
 import { machineIndex, type CoverId, type WayTarget } from '../dossiers/index.ts'
-import { alsoTargets, fixedWays, handOrderOf, inSchool, mountPlaceOf, peopleOf } from './accessChoices.ts'
+import { alsoTargets, fixedWays, handOrderOf, inSchool, peopleOf } from './accessChoices.ts'
+import { mountPlaceOf } from './mountPlace.ts'
 import type { JobDossiers, JobState } from './model.ts'
 import { planOf } from './planOf.ts'
 import { farPlacesOf } from './routeChoices.ts'
@@ -143,7 +144,8 @@ export function alsoCost(
   const off = new Set(now.removals.map((removal) => removal.cover.id))
   return {
     covers: then.removals.flatMap(({ cover }) => (off.has(cover.id) ? [] : [cover.name])),
-    minutes: then.clockMinutes - now.clockMinutes,
+    // A plan that is looked for anew may come out a little shorter: what is reached as well never saves time.
+    minutes: Math.max(0, then.clockMinutes - now.clockMinutes),
     unknown: then.unknown.filter((target) => !now.unknown.some((item) => item.id === target.id)),
   }
 }

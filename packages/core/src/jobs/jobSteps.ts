@@ -9,7 +9,8 @@ import {
   type Step,
 } from '../dossiers/index.ts'
 import { benchSupply } from '../electrical/index.ts'
-import { inSchool, mountPlaceOf } from './accessChoices.ts'
+import { inSchool } from './accessChoices.ts'
+import { mountPlaceOf } from './mountPlace.ts'
 import { accessOf, opensFuel } from './jobAccess.ts'
 import type { JobDossiers, JobState } from './model.ts'
 import { tieSchoolOf, tieSchools } from './routeChoices.ts'

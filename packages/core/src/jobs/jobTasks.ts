@@ -10,7 +10,8 @@ import {
   type Task,
 } from '../scheduling/index.ts'
 import { targetKey } from '../access/index.ts'
-import { mountPlaceOf, peopleOf } from './accessChoices.ts'
+import { peopleOf } from './accessChoices.ts'
+import { mountPlaceOf } from './mountPlace.ts'
 import { planOf } from './planOf.ts'
 import { accessOf } from './jobAccess.ts'
 import { loomPassages, plannedLoom } from './jobRoute.ts'
@@ -194,9 +195,9 @@ function routeTasks(dossiers: JobDossiers, state: JobState, after: string[]): Da
           ]
         : [],
     ),
-    ...(sleeved.length > 0
-      ? [['sleeves', 'Heat sleeves on', times(sleeved.length, sleeveMinutes)] as [string, string, Minutes]]
-      : []),
+    ...sleeved
+      .slice(0, 1)
+      .map((): [string, string, Minutes] => ['sleeves', 'Heat sleeves on', times(sleeved.length, sleeveMinutes)]),
   ]
   return work.map(([id, name, minutes], i) =>
     plain(id, 'lay-loom', name, minutes, i === 0 ? after : [work[i - 1][0]], laid),

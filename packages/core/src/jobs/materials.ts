@@ -1,4 +1,13 @@
-import { asHeading, inSentence, wireAt, type Cover, type Kit, type TapMethod } from '../dossiers/index.ts'
+import {
+  acrossFlats,
+  asHeading,
+  inSentence,
+  wireAt,
+  type Cover,
+  type Kit,
+  type Stud,
+  type TapMethod,
+} from '../dossiers/index.ts'
 import {
   branchWires,
   bundleDiameterMm,
@@ -48,19 +57,33 @@ export function toolsNeeded(dossiers: JobDossiers, state: JobState): ToolNeed[] 
     }
     if ('stud' in target) {
       const stud = machine.studs.find((item) => item.id === target.stud)
-      if (stud) add(`hex head ${stud.threadMm <= 5 ? 8 : stud.threadMm <= 6 ? 10 : 13}`, stud.name)
+      if (stud) add(spannerFor(stud), stud.name)
     }
   }
   for (const [method, ends] of joints(dossiers, state))
     for (const tool of jointTools[method]) add(tool, ends.join(', '))
   add('multimeter with back-probes', 'feeds, grounds and signals')
-  for (const battery of machine.batteries ?? [])
-    add('hex head 10', machine.studs.find((stud) => stud.id === battery)?.name ?? 'battery')
+  for (const battery of machine.batteries ?? []) {
+    const stud = machine.studs.find((item) => item.id === battery)
+    if (stud) add(spannerFor(stud), stud.name)
+  }
+  const { kit } = dossiers
+  for (const end of kit.ends) {
+    if (end.type !== 'plug') continue
+    if (end.far === 'sensor') add('sensor socket', end.name)
+    if (kit.sockets?.find((socket) => socket.id === end.into)?.style === 'screw terminal')
+      add('terminal driver, slot 2.5', end.name)
+  }
   add('side cutters', 'tie tails')
   return [...needs].map(([tool, why]) => {
     const checked = state.tools[tool]
     return { tool, for: [...why], ...(checked ? { state: checked.state } : {}) }
   })
+}
+
+/** One spanner for a nut: the size across flats of its thread. */
+function spannerFor(stud: Stud): string {
+  return `hex head ${acrossFlats(stud.threadMm)}`
 }
 
 const jointTools: Record<TapMethod, string[]> = {

@@ -1,6 +1,6 @@
 import type { Closing, Removal } from '../access/index.ts'
 import type { Minutes, Station, Step } from '../dossiers/index.ts'
-import { mountPlaceOf } from './accessChoices.ts'
+import { mountPlaceOf } from './mountPlace.ts'
 import { accessOf } from './jobAccess.ts'
 import { coversBefore, stepsOf } from './jobSteps.ts'
 import { loomPassages, plannedLoom, plannedPassages } from './jobRoute.ts'

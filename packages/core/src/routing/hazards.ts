@@ -63,6 +63,17 @@ export function hazardDose(passage: Passage, lengthM: number, airC: number): num
   return passage.hazards.reduce((sum, hazard) => sum + doseOf(hazard, lengthM, airC), 0)
 }
 
+/**
+ * What a bundle meets in a passage, in the same points: what it lies along counts by the share of the passage it lies in, what stands
+ * at one point (an edge, a pinch, something that moves) counts once and whole, since nobody wrote down where in the passage it stands.
+ */
+export function bundleDose(passage: Passage, lengthM: number, airC: number, share: number): number {
+  return passage.hazards.reduce((sum, hazard) => {
+    const along = hazard.kind === 'hot' || hazard.kind === 'wet' || hazard.kind === 'vibration'
+    return sum + doseOf(hazard, lengthM, airC) * (along ? share : 1)
+  }, 0)
+}
+
 function doseOf(hazard: Hazard, lengthM: number, airC: number): number {
   switch (hazard.kind) {
     case 'hot':

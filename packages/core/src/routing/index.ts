@@ -42,6 +42,7 @@ export {
   mountReasons,
   mountSchools,
   placeFacts,
+  dangerWords,
   rankPlaces,
   type MountSchool,
   type PlaceFacts,

@@ -1,7 +1,7 @@
 import { machineIndex, type Kit, type Machine, type MountPlace, type Passage } from '../dossiers/index.ts'
 import { branchRoutes, type BranchRoutes, type WayLabel } from './branchRoutes.ts'
 import { bundleAreaMm2 } from './bundles.ts'
-import { hazardDose, passageTemperatureC, sleeveFor, type SleeveKind } from './hazards.ts'
+import { bundleDose, hazardDose, passageTemperatureC, sleeveFor, type SleeveKind } from './hazards.ts'
 import type { BranchFate, LaidLoom, LoomEnd, MetHazard, RoutedBranch, RoutedTrunk, Stretch } from './model.ts'
 import { placeAgainst } from './placeAgainst.ts'
 import { layShare, routeGraph, steeringSlackM, withinZoneM, type RouteEdge, type RouteGraph } from './routeGraph.ts'
@@ -112,10 +112,40 @@ export function layLoom(loom: LoomToLay, place: MountPlace, limit = 6000): LaidL
     against,
     extensions: laid.filter((branch) => branch.extensionM > 0).length,
     extensionM: round(laid.reduce((sum, branch) => sum + branch.extensionM, 0)),
-    dose: round(trunk.dose + laid.reduce((sum, branch) => sum + branch.dose, 0)),
+    ...bundleDangers(graph, [trunk, ...laid]),
     workMin: graph.edges.reduce((sum, edge) => sum + (used.has(edge.passage.id) ? edge.work / 100 : 0), 0),
     exact,
   }
+}
+
+/** What the loom as one bundle meets: a branch beside others in a passage adds nothing to it. */
+function bundleDangers(
+  graph: RouteGraph,
+  parts: readonly { stretches: Stretch[] }[],
+): Pick<LaidLoom, 'dose' | 'dangers'> {
+  const lying = new Map<string, [number, number][]>()
+  for (const { passage, from, to } of parts.flatMap((part) => part.stretches))
+    if (Math.abs(to - from) > 1e-6)
+      lying.set(passage, [...(lying.get(passage) ?? []), [Math.min(from, to), Math.max(from, to)]])
+  let dose = 0
+  const dangers: LaidLoom['dangers'] = {}
+  for (const [id, intervals] of lying) {
+    const edge = edgeOf(graph, id)
+    dose += bundleDose(edge.passage, edge.length.lengthM, edge.airC, covered(intervals))
+    for (const { kind } of edge.passage.hazards) dangers[kind] = (dangers[kind] ?? 0) + 1
+  }
+  return { dose: round(dose), dangers }
+}
+
+/** Length of the union of intervals. */
+function covered(intervals: readonly [number, number][]): number {
+  let reached = -Infinity
+  let sum = 0
+  for (const [from, to] of [...intervals].sort((a, b) => a[0] - b[0])) {
+    sum += Math.max(0, to - Math.max(from, reached))
+    reached = Math.max(reached, to)
+  }
+  return sum
 }
 
 function againstBranch(branch: RoutedBranch): string[] {

@@ -1,3 +1,4 @@
+import type { HazardKind } from '../dossiers/index.ts'
 import type { Hazard, MountPlace, PassageId, PlaceUse } from '../dossiers/index.ts'
 import type { SleeveKind } from './hazards.ts'
 
@@ -108,7 +109,10 @@ export interface LaidLoom {
   against: string[]
   extensionM: number
   extensions: number
+  /** Points of hazard of the whole bundle, each passage once; for ranking, not for showing. */
   dose: number
+  /** How many passages of the loom have each kind of danger. */
+  dangers: Partial<Record<HazardKind, number>>
   /** Each bulkhead counted once, min. */
   workMin: number
   /** False: a better way for the trunk may have been missed. */

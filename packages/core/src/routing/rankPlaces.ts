@@ -1,5 +1,5 @@
 import { planAccess, findTarget } from '../access/index.ts'
-import type { Machine, MountPlace } from '../dossiers/index.ts'
+import { hazardKinds, type HazardKind, type Machine, type MountPlace } from '../dossiers/index.ts'
 import type { LaidLoom } from './model.ts'
 
 /** Where a shop likes its modules. */
@@ -32,6 +32,26 @@ export interface RankedPlace extends LaidLoom {
   lost: string
   /** What it is better at than the first. */
   better: string[]
+}
+
+const dangerNames: Record<HazardKind, [string, string]> = {
+  hot: ['hot stretch', 'hot stretches'],
+  moving: ['moving part', 'moving parts'],
+  pinch: ['pinch', 'pinches'],
+  sharp: ['sharp edge', 'sharp edges'],
+  wet: ['wet stretch', 'wet stretches'],
+  vibration: ['shaking stretch', 'shaking stretches'],
+  barred: ['barred stretch', 'barred stretches'],
+}
+
+/** Dangers by kind and count, in words; with `than` only what there is more of. */
+export function dangerWords(dangers: LaidLoom['dangers'], than: LaidLoom['dangers'] = {}): string {
+  return hazardKinds
+    .flatMap((kind) => {
+      const count = (dangers[kind] ?? 0) - (than[kind] ?? 0)
+      return count > 0 ? [`${count} ${dangerNames[kind][count === 1 ? 0 : 1]}`] : []
+    })
+    .join(', ')
 }
 
 /** What it takes to get at a place again, by the covers of the machine. */
@@ -72,7 +92,10 @@ const criteria = {
   dash: { of: (place) => (place.facts.dash ? 0 : 1), says: () => 'in view and reach while driving' },
   dose: {
     of: (place) => Math.round(place.dose * 10),
-    says: (a, b) => `fewer dangers on the way (${a.dose.toFixed(1)} against ${b.dose.toFixed(1)} points)`,
+    says: (a, b) => {
+      const more = dangerWords(b.dangers, a.dangers)
+      return `fewer dangers on the way${more === '' ? ', and shorter beside them' : `, there ${more} more`}`
+    },
   },
   work: {
     of: (place) => Math.round(place.workMin),

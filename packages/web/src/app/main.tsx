@@ -8,6 +8,7 @@ import { getJson, Refused } from '../platform/api/http.ts'
 import { applyTheme, usePreferences } from '../platform/preferences.ts'
 import { Failed } from '../ui/states.tsx'
 import { Button } from '../ui/Button.tsx'
+import { singleKeys } from '../ui/useKeys.ts'
 import './app.css'
 import { router } from './router.tsx'
 
@@ -62,7 +63,12 @@ async function takePersonOfDevice(): Promise<void> {
 }
 if (location.pathname !== '/pair') void takePersonOfDevice()
 
-applyTheme(usePreferences.getState().theme, usePreferences.getState().strong)
+const applyPreferences = ({ theme, strong, size, keys }: ReturnType<typeof usePreferences.getState>) => {
+  applyTheme(theme, strong, size)
+  singleKeys.on = keys
+}
+applyPreferences(usePreferences.getState())
+usePreferences.subscribe(applyPreferences)
 const root = document.getElementById('root')
 if (!root) throw new Error('app: the page has no root')
 createRoot(root).render(

@@ -1,10 +1,12 @@
-import { ArchiveRestore, Library, TabletSmartphone } from 'lucide-react'
+import { ArchiveRestore, Library, Settings, TabletSmartphone } from 'lucide-react'
 import { lazy, Suspense } from 'react'
 import { createBrowserRouter, Link, Outlet } from 'react-router'
 import { ConfirmQuestion, JobIndex, JobLayout, NewJobPage, PersonQuestion, YardPage } from '../jobs/index.ts'
 import { DayButton } from '../access/index.ts'
 import { Empty, Loading, Stripes } from '../ui/states.tsx'
 import { CommandButton, CommandList } from './CommandList.tsx'
+import { HelpButton, HelpSheet } from './HelpSheet.tsx'
+import { SettingsPage } from './SettingsPage.tsx'
 import { StationPage } from './StationPage.tsx'
 
 const DossiersPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossiersPage }))
@@ -17,8 +19,21 @@ const EditorPage = lazy(async () => ({ default: (await import('../dossiers/index
 function Root() {
   return (
     <>
+      <a
+        href="#main"
+        onClick={(event) => {
+          event.preventDefault()
+          const main = document.querySelector<HTMLElement>('main')
+          main?.setAttribute('tabindex', '-1')
+          main?.focus()
+        }}
+        className="sr-only z-50 rounded-lg bg-lamp px-4 py-2 font-bold text-[#15181a] focus:not-sr-only focus:fixed focus:top-2 focus:left-2"
+      >
+        Skip to the work
+      </a>
       <Outlet />
       <CommandList />
+      <HelpSheet />
       <PersonQuestion />
       <ConfirmQuestion />
     </>
@@ -31,22 +46,27 @@ function Yard() {
     <div className="min-h-full">
       <header className="flex h-[60px] items-center justify-between bg-spine px-4 text-[#f4f4ef] lg:px-8">
         <Link to="/" className="flex min-h-11 items-center gap-3 font-head text-[20px] font-bold">
-          <Stripes className="!mx-0 h-6" />
+          <Stripes className="!mx-0 h-6 max-[430px]:w-16" />
           <span className="max-[430px]:sr-only">Tidy Badger</span>
         </Link>
-        <div className="flex items-center gap-1 sm:gap-3">
-          <Link to="/dossiers" className="flex min-h-11 items-center px-2 font-semibold underline underline-offset-4">
+        <div className="flex items-center gap-0 sm:gap-3">
+          <Link to="/dossiers" className="flex min-h-11 items-center px-1.5 font-semibold underline underline-offset-4">
             <Library aria-hidden size={22} className="sm:hidden" />
             <span className="max-sm:sr-only">Machines and kits</span>
           </Link>
-          <Link to="/bench" className="flex min-h-11 items-center px-2 font-semibold underline underline-offset-4">
+          <Link to="/bench" className="flex min-h-11 items-center px-1.5 font-semibold underline underline-offset-4">
             <TabletSmartphone aria-hidden size={22} className="sm:hidden" />
             <span className="max-sm:sr-only">Devices</span>
           </Link>
-          <Link to="/backup" className="flex min-h-11 items-center px-2 font-semibold underline underline-offset-4">
+          <Link to="/backup" className="flex min-h-11 items-center px-1.5 font-semibold underline underline-offset-4">
             <ArchiveRestore aria-hidden size={22} className="sm:hidden" />
             <span className="max-sm:sr-only">Backup</span>
           </Link>
+          <Link to="/settings" className="flex min-h-11 items-center px-1.5 font-semibold underline underline-offset-4">
+            <Settings aria-hidden size={22} className="sm:hidden" />
+            <span className="max-sm:sr-only">Settings</span>
+          </Link>
+          <HelpButton />
           <CommandButton />
         </div>
       </header>
@@ -69,6 +89,7 @@ export const router = createBrowserRouter([
           { path: '/bench', element: <BenchPage /> },
           { path: '/pair', element: <PairPage /> },
           { path: '/backup', element: <BackupPage /> },
+          { path: '/settings', element: <SettingsPage /> },
           { path: '/dossiers', element: <DossiersPage /> },
           { path: '/dossiers/draft/:id', element: <EditorPage /> },
           { path: '/dossiers/:kind/:id', element: <DossierPage /> },

@@ -22,8 +22,8 @@ export function DossiersPage() {
     )
   const newest = firstOfEach(dossiers.data)
   return (
-    <main className="mx-auto grid w-full max-w-6xl gap-x-10 gap-y-6 px-4 py-6 lg:grid-cols-[1fr_400px] lg:px-8">
-      <div>
+    <main className="mx-auto grid w-full max-w-6xl grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-6 px-4 py-6 lg:grid-cols-[minmax(0,1fr)_400px] lg:px-8">
+      <div className="min-w-0">
         <Link to="/" className="font-semibold underline underline-offset-4">
           The yard
         </Link>

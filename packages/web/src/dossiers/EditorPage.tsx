@@ -69,7 +69,7 @@ function Editor({ id, machine }: { id: string; machine: Machine }) {
         <SavedState />
       </header>
       <DraftConflict id={id} />
-      <div className="grid gap-6 lg:grid-cols-[230px_minmax(0,1fr)_340px]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[230px_minmax(0,1fr)_340px]">
         <nav aria-label="Plugs" className="flex flex-col gap-3">
           <ul className="flex max-h-[46vh] flex-col overflow-y-auto">
             {machine.connectors.map((item) => (
@@ -130,7 +130,7 @@ function Editor({ id, machine }: { id: string; machine: Machine }) {
       <div className="mt-6">
         <PlaceTable machine={machine} />
       </div>
-      <div className="mt-6 grid gap-8 lg:grid-cols-2">
+      <div className="mt-6 grid grid-cols-[minmax(0,1fr)] gap-8 lg:grid-cols-2">
         <CircuitTable machine={machine} />
         <StudTable machine={machine} />
       </div>

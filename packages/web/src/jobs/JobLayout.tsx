@@ -16,17 +16,20 @@ import { stationNames } from './words.ts'
 /** @param tools what other rooms put into the head of a job */
 export function JobLayout({ tools }: { tools?: ReactNode }) {
   const { id = '' } = useParams()
+  const { pathname } = useLocation()
   const failure = useJournal((state) => state.failure)
   const unpaired = useJournal((state) => state.link === 'unpaired')
   const view = useJobView()
   const shown = view?.job.id === id ? view : null
+  const station = stations.find((known) => pathname.endsWith(`/${known}`))
+  const at = station && stationNames[station]
   useEffect(() => {
     void openJournal(id)
     return listen(id)
   }, [id])
   useEffect(() => {
-    document.title = shown ? `${shown.job.title} · Tidy Badger` : 'Tidy Badger'
-  }, [shown])
+    document.title = shown ? [at, shown.job.title, 'Tidy Badger'].filter(Boolean).join(' · ') : 'Tidy Badger'
+  }, [shown, at])
   if (failure && !shown)
     return (
       <Failed what="This job cannot be shown">

@@ -83,6 +83,12 @@ function NewJobForm({ rows }: { rows: DossierRow[] }) {
           machineId && row.fits.length > 0 && !row.fits.includes(machineId) ? 'Not made for this machine.' : null
         }
       />
+      <p>
+        The machine is not in the list, or the kit is not made for it?{' '}
+        <Link to="/dossiers" className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4">
+          Write a machine down
+        </Link>
+      </p>
       {machine && machine.variants.length > 0 && kitId && (
         <YearQuestion machine={machine} kit={kitId} chosen={variant} onChange={setVariant} />
       )}

@@ -2,15 +2,25 @@ import { stations } from '@tidy-badger/core/dossiers'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { format } from 'date-fns'
 import { FileUp, OctagonAlert, PackageSearch, Plus } from 'lucide-react'
-import { useEffect, type ReactNode } from 'react'
+import { useEffect, useState, type ReactNode } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { Refused } from '../platform/api/http.ts'
+import { usePreferences } from '../platform/preferences.ts'
 import { Button } from '../ui/Button.tsx'
 import { FileButton } from '../ui/FileButton.tsx'
 import { Empty, Failed, Loading } from '../ui/states.tsx'
 import { useKeys } from '../ui/useKeys.ts'
-import { fetchJobs, importJob, type JobSummary, type UnreadableJob } from './api.ts'
+import {
+  archiveJob,
+  bringBackJob,
+  fetchJobs,
+  fetchOldJobs,
+  importJob,
+  throwAwayJob,
+  type JobSummary,
+  type UnreadableJob,
+} from './api.ts'
 import { stationNames } from './words.ts'
 
 export function YardPage() {
@@ -22,9 +32,15 @@ export function YardPage() {
   }, [])
   return (
     <main className="mx-auto w-full max-w-5xl px-4 py-6 lg:px-8">
-      <div className="mb-5 flex flex-wrap items-end justify-between gap-3">
-        <h1 className="text-3xl font-bold">In the yard</h1>
-        <div className="flex gap-2">
+      <div className="mb-5 flex flex-wrap items-end justify-between gap-3 md:flex-nowrap">
+        <div>
+          <h1 className="text-3xl font-bold">In the yard</h1>
+          <p className="text-quiet">
+            Plans, checks and records the fitting of inline fuel electronics: from taking the machine in to handing it
+            back.
+          </p>
+        </div>
+        <div className="flex shrink-0 gap-2">
           <ImportJob />
           <Button look="main" onClick={() => void navigate('/new')}>
             <Plus aria-hidden size={20} /> New job
@@ -76,40 +92,158 @@ function UnreadableList({ jobs }: { jobs: UnreadableJob[] }) {
   )
 }
 
+const sortings = ['what needs a hand', 'newest', 'name', 'machine'] as const
+type Sorting = (typeof sortings)[number]
+const shownKinds = ['at work', 'handed back', 'all', 'put away', 'thrown away'] as const
+type Shown = (typeof shownKinds)[number]
+
+const attention = (job: JobSummary) => (job.finished ? 3 : job.stop ? 0 : job.missing.length > 0 ? 1 : 2)
+const orders: Record<Sorting, (a: JobSummary, b: JobSummary) => number> = {
+  'what needs a hand': (a, b) => attention(a) - attention(b) || b.createdAt.localeCompare(a.createdAt),
+  newest: (a, b) => b.createdAt.localeCompare(a.createdAt),
+  name: (a, b) => a.title.localeCompare(b.title),
+  machine: (a, b) => a.machineName.localeCompare(b.machineName) || b.createdAt.localeCompare(a.createdAt),
+}
+
+/** Jobs by what is looked for, newest need first; those put away or thrown away are one choice further. */
 function JobList({ jobs: all }: { jobs: (JobSummary | UnreadableJob)[] }) {
+  const [sought, setSought] = useState('')
+  const [sorting, setSorting] = useState<Sorting>('what needs a hand')
+  const [shown, setShown] = useState<Shown>('all')
+  const which = shown === 'put away' ? 'archived' : shown === 'thrown away' ? 'deleted' : null
+  const old = useQuery({
+    queryKey: ['jobs', which],
+    queryFn: () => (which ? fetchOldJobs(which) : Promise.resolve([])),
+    enabled: which !== null,
+  })
   const unreadable = all.filter((job): job is UnreadableJob => 'unreadable' in job)
-  const jobs = all.filter((job): job is JobSummary => !('unreadable' in job))
-  const attention = (job: JobSummary) => (job.finished ? 3 : job.stop ? 0 : job.missing.length > 0 ? 1 : 2)
-  const sorted = [...jobs].sort((a, b) => attention(a) - attention(b) || b.createdAt.localeCompare(a.createdAt))
+  const words = sought.trim().toLowerCase().split(/\s+/).filter(Boolean)
+  const jobs = (which ? (old.data ?? []) : all)
+    .filter((job): job is JobSummary => !('unreadable' in job))
+    .filter((job) => shown !== 'at work' || !job.finished)
+    .filter((job) => shown !== 'handed back' || job.finished)
+    .filter((job) => {
+      const text = `${job.title} ${job.machineName} ${job.kitName} ${stationNames[job.station]}`.toLowerCase()
+      return words.every((word) => text.includes(word))
+    })
+    .sort(orders[sorting])
   return (
     <>
       <UnreadableList jobs={unreadable} />
+      <div className="mb-3 grid gap-3 sm:grid-cols-[1fr_auto_auto]">
+        <label className="flex flex-col font-semibold">
+          Look for
+          <input
+            type="search"
+            value={sought}
+            placeholder="name, machine, kit, station"
+            onChange={(event) => setSought(event.target.value)}
+          />
+        </label>
+        <Pick label="Show" options={shownKinds} value={shown} onChange={setShown} />
+        <Pick label="Order by" options={sortings} value={sorting} onChange={setSorting} />
+      </div>
+      {jobs.length === 0 && <p className="py-4 text-quiet">Nothing here fits that.</p>}
       <ul className="border-t-2 border-ink">
-        {sorted.map((job) => (
-          <li key={job.id} className="border-b-2 border-line-soft">
-            <Link to={`/job/${job.id}`} className="grid gap-x-5 gap-y-1.5 py-3.5 sm:grid-cols-[1fr_auto]">
-              <div className="min-w-0">
-                <p className="font-head text-[20px] leading-tight font-bold">{job.title}</p>
-                <p className="text-quiet">
-                  {job.machineName} + {job.kitName} · since {format(new Date(job.createdAt), 'd MMM yyyy')}
-                </p>
-                {job.stop && !job.finished && (
-                  <Flag tone="text-stop" icon={<OctagonAlert aria-hidden size={19} />}>
-                    Stop: {job.stop}
-                  </Flag>
-                )}
-                {job.missing.length > 0 && !job.finished && (
-                  <Flag tone="text-lamp-ink" icon={<PackageSearch aria-hidden size={19} />}>
-                    Waits for: {job.missing.join(', ')}
-                  </Flag>
-                )}
-              </div>
-              <Progress job={job} />
-            </Link>
-          </li>
+        {jobs.map((job) => (
+          <JobRow key={job.id} job={job} old={which} />
         ))}
       </ul>
     </>
+  )
+}
+
+function Pick<T extends string>({
+  label,
+  options,
+  value,
+  onChange,
+}: {
+  label: string
+  options: readonly T[]
+  value: T
+  onChange: (value: T) => void
+}) {
+  return (
+    <label className="flex flex-col font-semibold">
+      {label}
+      <select
+        value={value}
+        onChange={(event) => onChange(options.find((option) => option === event.target.value) ?? value)}
+      >
+        {options.map((option) => (
+          <option key={option}>{option}</option>
+        ))}
+      </select>
+    </label>
+  )
+}
+
+function JobRow({ job, old }: { job: JobSummary; old: 'archived' | 'deleted' | null }) {
+  const client = useQueryClient()
+  const dates = usePreferences((state) => state.dates)
+  const act = useMutation({
+    mutationFn: async ({ work }: { work: (id: string) => Promise<unknown>; says: string }) => work(job.id),
+    onSuccess: async (_, { says }) => {
+      await client.invalidateQueries({ queryKey: ['jobs'] })
+      toast.success(`${job.title}: ${says}`)
+    },
+    onError: (error) => toast.error(error.message, { duration: 15_000 }),
+  })
+  return (
+    <li className="border-b-2 border-line-soft">
+      <div className="grid gap-x-5 gap-y-1.5 py-2.5 sm:grid-cols-[minmax(0,1fr)_auto]">
+        <Link to={`/job/${job.id}`} className="block min-w-0 pt-1">
+          <p className="font-head text-[20px] leading-tight font-bold">{job.title}</p>
+          <p className="text-quiet">
+            {job.machineName} + {job.kitName} · since {format(new Date(job.createdAt), dates)}
+          </p>
+          {job.stop && !job.finished && (
+            <Flag tone="text-stop" icon={<OctagonAlert aria-hidden size={19} />}>
+              Stop: {job.stop}
+            </Flag>
+          )}
+          {job.missing.length > 0 && !job.finished && (
+            <Flag tone="text-lamp-ink" icon={<PackageSearch aria-hidden size={19} />}>
+              Waits for: {job.missing.join(', ')}
+            </Flag>
+          )}
+        </Link>
+        <div className="flex flex-wrap items-start justify-between gap-x-3 sm:flex-col sm:items-end">
+          <Progress job={job} />
+          <div className="flex gap-1">
+            {old ? (
+              <Button
+                look="quiet"
+                aria-label={`Bring back ${job.title}`}
+                onClick={() => act.mutate({ work: bringBackJob, says: 'back in the yard.' })}
+              >
+                Bring back
+              </Button>
+            ) : (
+              <Button
+                look="quiet"
+                aria-label={`Put away ${job.title}`}
+                onClick={() => act.mutate({ work: archiveJob, says: 'put away. It is under Show, put away.' })}
+              >
+                Put away
+              </Button>
+            )}
+            {old === 'archived' && (
+              <Button
+                look="quiet"
+                aria-label={`Throw away ${job.title}`}
+                onClick={() =>
+                  act.mutate({ work: throwAwayJob, says: 'thrown away; for thirty days it can be brought back.' })
+                }
+              >
+                Throw away
+              </Button>
+            )}
+          </div>
+        </div>
+      </div>
+    </li>
   )
 }
 
@@ -122,7 +256,7 @@ function Flag({ tone, icon, children }: { tone: string; icon: ReactNode; childre
   )
 }
 
-/** Twelve stripes, one per station: the job's place in the day. */
+/** A stripe for every station: the job's place in the day. */
 function Progress({ job }: { job: JobSummary }) {
   const at = job.finished ? stations.length : stations.indexOf(job.station)
   return (

@@ -2,7 +2,7 @@ import type { DossierRef, Station } from '@tidy-badger/core/dossiers'
 import type { Invalidated, JobDossiers } from '@tidy-badger/core/jobs'
 import type { Erratum } from '@tidy-badger/core/wiring'
 import { getKept } from '../platform/api/kept.ts'
-import { getJson, postFile, postJson } from '../platform/api/http.ts'
+import { deleteAt, getJson, postFile, postJson, request } from '../platform/api/http.ts'
 
 export interface JobSummary {
   id: string
@@ -46,6 +46,12 @@ export interface UnreadableJob {
 }
 
 export const fetchJobs = () => getKept<(JobSummary | UnreadableJob)[]>('/api/jobs')
+/** Jobs that were put away, or thrown away. */
+export const fetchOldJobs = (which: 'archived' | 'deleted') =>
+  getKept<(JobSummary | UnreadableJob)[]>(which === 'archived' ? '/api/jobs?archived=true' : '/api/jobs?deleted=true')
+export const archiveJob = (id: string) => request(`/api/jobs/${encodeURIComponent(id)}/archive`, { method: 'POST' })
+export const bringBackJob = (id: string) => request(`/api/jobs/${encodeURIComponent(id)}/restore`, { method: 'POST' })
+export const throwAwayJob = (id: string) => deleteAt(`/api/jobs/${encodeURIComponent(id)}`)
 export const fetchDossiers = () => getKept<DossierRow[]>('/api/dossiers')
 export const fetchErrata = () => getKept<Erratum[]>('/api/errata')
 export const openJob = (body: { machine: { id: string; variant?: string }; kit: { id: string }; title?: string }) =>

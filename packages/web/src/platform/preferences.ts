@@ -3,10 +3,19 @@ import { persist } from 'zustand/middleware'
 import { v4 as uuid } from 'uuid'
 
 export type Theme = 'auto' | 'light' | 'dark'
+export const textSizes = [100, 112, 125] as const
+export type TextSize = (typeof textSizes)[number]
+export const dateForms = ['d MMM yyyy', 'yyyy-MM-dd', 'MM/dd/yyyy'] as const
+export type DateForm = (typeof dateForms)[number]
 
 interface Preferences {
   theme: Theme
   strong: boolean
+  /** How large everything is drawn, %. */
+  size: TextSize
+  /** Whether single keys do things. */
+  keys: boolean
+  dates: DateForm
   /** Name of the person at this device; null until it is picked. */
   person: string | null
   device: string
@@ -16,6 +25,7 @@ interface Preferences {
   declinedVersions: string[]
   setTheme: (theme: Theme) => void
   setStrong: (strong: boolean) => void
+  set: (change: Partial<Pick<Preferences, 'size' | 'keys' | 'dates'>>) => void
   setPerson: (person: string, bound?: boolean) => void
   declineVersion: (key: string) => void
 }
@@ -25,12 +35,16 @@ export const usePreferences = create<Preferences>()(
     (set) => ({
       theme: 'auto',
       strong: false,
+      size: 100,
+      keys: true,
+      dates: 'd MMM yyyy',
       person: null,
       device: uuid().slice(0, 8),
       bound: false,
       declinedVersions: [],
       setTheme: (theme) => set({ theme }),
       setStrong: (strong) => set({ strong }),
+      set: (change) => set(change),
       setPerson: (person, bound = false) => set({ person, bound }),
       declineVersion: (key) =>
         set(({ declinedVersions }) => ({ declinedVersions: [...declinedVersions, key].slice(-200) })),
@@ -39,9 +53,10 @@ export const usePreferences = create<Preferences>()(
   ),
 )
 
-/** Puts theme and contrast on the page. */
-export function applyTheme(theme: Theme, strong: boolean): void {
+/** Puts theme, contrast and size on the page. */
+export function applyTheme(theme: Theme, strong: boolean, size: TextSize = usePreferences.getState().size): void {
   const dark = theme === 'dark' || (theme === 'auto' && window.matchMedia('(prefers-color-scheme: dark)').matches)
   document.documentElement.classList.toggle('dark', dark)
   document.documentElement.classList.toggle('strong', strong)
+  document.documentElement.style.zoom = size === 100 ? '' : String(size / 100)
 }

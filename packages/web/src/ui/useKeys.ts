@@ -1,5 +1,8 @@
 import { useEffect, useRef } from 'react'
 
+/** Whether single keys do anything; set from the preferences. */
+export const singleKeys = { on: true }
+
 /** Runs actions on single keys, unless somebody is typing or a sheet is open. Space leaves focused buttons alone. */
 export function useKeys(actions: Record<string, (() => void) | undefined>): void {
   const latest = useRef(actions)
@@ -8,7 +11,7 @@ export function useKeys(actions: Record<string, (() => void) | undefined>): void
   })
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return
+      if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || !singleKeys.on) return
       const target = event.target
       if (target instanceof HTMLElement) {
         if (target.closest('input, select, textarea, [role=dialog]')) return

@@ -51,9 +51,13 @@ export function readRouteSheet(sheet: RouteSheet): RouteParts {
       sleepMinutes,
       primePeakA,
       ...(/lithium/.test(options) ? { chemistry: 'lithium' as const } : {}),
-      ...(low && high ? { chargingV: [Number(low), Number(high)] as [number, number] } : {}),
+      ...(low && high ? { chargingV: volts(low, high) } : {}),
     },
   }
+}
+
+function volts(low: string, high: string): [number, number] {
+  return [Number(low), Number(high)]
 }
 
 function pointOf(text: string, line: string): PointAt {

@@ -1,6 +1,6 @@
 import { findTarget, targetKey, type AccessTarget } from '@tidy-badger/core/access'
 import type { Kit } from '@tidy-badger/core/dossiers'
-import { alsoCost, alsoTargets, jobTargets } from '@tidy-badger/core/jobs'
+import { alsoCost, alsoKitCost, alsoTargets, jobTargets } from '@tidy-badger/core/jobs'
 import { useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { fetchDossiers, useJob } from '../../jobs/index.ts'
@@ -107,9 +107,21 @@ function OtherKit({ id, name, onTake }: { id: string; name: string; onTake: (tar
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-line-soft py-2">
       <span className="min-w-40 font-semibold">{name}</span>
-      {kit && <Cost targets={targets} />}
+      {kit && <KitCost kit={kit} />}
       {kit && <Button onClick={() => onTake(targets)}>Take it in</Button>}
     </li>
+  )
+}
+
+/** All that another kit takes: `+2 covers, +14 min of access, 96 min of its own work`. */
+function KitCost({ kit }: { kit: Kit }) {
+  const { dossiers, state } = useJob()
+  const cost = useMemo(() => alsoKitCost(dossiers, state, kit), [dossiers, state, kit])
+  const covers = cost.covers.length === 0 ? 'no cover more' : `also off: ${cost.covers.join(', ')}`
+  return (
+    <span>
+      {covers}, +{Math.round(cost.accessMinutes)} min to get at it, {Math.round(cost.workMinutes)} min of its own work
+    </span>
   )
 }
 

@@ -42,7 +42,15 @@ export function WorkDock({
     )
   if (current && (left > 0 || current.done))
     return <ItemDock key={current.id} station={station} item={current} left={left} onDone={onDone} />
-  return <Dock title={`${stationNames[station]} is complete`} actions={<StationDoneButton station={station} />} />
+  return items.length === 0 ? (
+    <Dock
+      title={`Nothing to tick here: ${stationNames[station].toLowerCase()} is complete`}
+      hint="This machine and kit ask for nothing at this station."
+      actions={<StationDoneButton station={station} />}
+    />
+  ) : (
+    <Dock title={`${stationNames[station]} is complete`} actions={<StationDoneButton station={station} />} />
+  )
 }
 
 function ItemDock({

@@ -101,7 +101,7 @@ export function RouteMap({ machine }: { machine: Machine }) {
           {wrong}
         </p>
       )}
-      <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_300px]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1fr)_300px]">
         <PointMap
           machine={machine}
           body={body}

@@ -62,7 +62,10 @@ export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => 
                 />
               </span>
               {gone && undoneWith ? (
-                <IconButton label="Bring back" onClick={() => void write({ kind: 'undo', undoes: undoneWith })}>
+                <IconButton
+                  label={`Bring back: ${entryWords(entry, dossiers)}`}
+                  onClick={() => void write({ kind: 'undo', undoes: undoneWith })}
+                >
                   <Redo2 aria-hidden size={19} />
                 </IconButton>
               ) : (
@@ -71,7 +74,7 @@ export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => 
                     {entry.kind !== 'photo' && (
                       <PhotoButton shows="work" about={{ entry: entry.id }} label="Photo" look="quiet" />
                     )}
-                    <IconButton label="Undo" onClick={() => void undo(entry.id)}>
+                    <IconButton label={`Undo: ${entryWords(entry, dossiers)}`} onClick={() => void undo(entry.id)}>
                       <Undo2 aria-hidden size={19} />
                     </IconButton>
                   </>

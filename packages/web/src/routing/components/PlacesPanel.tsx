@@ -1,11 +1,23 @@
 import { farChoice, farPlacesOf, mountSchoolOf, routesOf } from '@tidy-badger/core/jobs'
-import { mountReasons, mountSchools, placesFor, type RankedPlace } from '@tidy-badger/core/routing'
+import { dangerWords, mountReasons, mountSchools, placesFor, type RankedPlace } from '@tidy-badger/core/routing'
 import { Ban, Check } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { useLoom } from '../useLoom.ts'
 import { RouteDrawing } from './RouteDrawing.tsx'
 import { School } from '../../ui/School.tsx'
+
+/** A practice that asks for what no place here has says so; the next best is then taken. */
+function practiceFindsNone(practice: string, places: readonly RankedPlace[]): string | null {
+  const possible = places.filter((place) => place.feasible)
+  if (practice === 'hidden from view' && !possible.some((place) => place.facts.hidden))
+    return 'No place here is out of sight: the best of the others is taken.'
+  if (practice === 'dash for tuning, stowed after' && !possible.some((place) => place.facts.dash))
+    return 'No place here is in view while driving: the best of the others is taken.'
+  if (practice === 'reachable without tools' && possible.every((place) => place.facts.tools))
+    return 'Every place here is behind something screwed on: the best of them is taken.'
+  return null
+}
 
 /** The two best places side by side, the others with why they lost, and how this shop chooses. */
 export function PlacesPanel() {
@@ -69,6 +81,9 @@ export function PlacesPanel() {
           now={mountSchoolOf(state)}
           onChoose={(value) => choose('mounting', value)}
         />
+        {practiceFindsNone(mountSchoolOf(state), places) && (
+          <p className="text-quiet">{practiceFindsNone(mountSchoolOf(state), places)}</p>
+        )}
         <div className="flex flex-col gap-3">
           {(['dial', 'sensor', 'switch'] as const).map((use) => {
             const list = placesFor(dossiers.machine, use)
@@ -147,7 +162,7 @@ function PlaceColumn({
           value={`${item.branches.filter((branch) => branch.fate === 'reaches').length} of ${item.branches.length}`}
         />
         <Fact name="Extension" value={item.extensionM > 0 ? `${item.extensionM.toFixed(2)} m` : 'none'} />
-        <Fact name="Dangers on the way" value={`${item.dose.toFixed(1)} points`} />
+        <Fact name="Dangers on the way" value={dangerWords(item.dangers) || 'none'} />
         <Fact name="Work at bulkheads" value={item.workMin > 0 ? `${Math.round(item.workMin)} min` : 'none'} />
         <Fact
           name="Got at again"

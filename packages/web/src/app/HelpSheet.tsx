@@ -1,0 +1,78 @@
+import { CircleHelp } from 'lucide-react'
+import { create } from 'zustand'
+import { Sheet } from '../ui/Sheet.tsx'
+import { useKeys } from '../ui/useKeys.ts'
+
+const useHelp = create<{ open: boolean }>()(() => ({ open: false }))
+const show = (open: boolean) => useHelp.setState({ open })
+
+export function HelpButton() {
+  return (
+    <button
+      type="button"
+      onClick={() => show(true)}
+      aria-label="Help"
+      className="grid size-11 place-items-center rounded-lg"
+    >
+      <CircleHelp aria-hidden size={22} />
+    </button>
+  )
+}
+
+const keys: [string, string][] = [
+  ['space', 'does the one next thing'],
+  ['N', 'not like this: what is different here'],
+  ['↑ ↓', 'another step or end'],
+  ['1 2 3', 'another picture of the station'],
+  ['J', 'the journal, with undo'],
+  ['K', 'commands: go anywhere by a few letters'],
+  ['P', 'print, at hand back'],
+  ['?', 'this help'],
+]
+
+const words: [string, string][] = [
+  ['inline pair', 'two halves of the loom between a factory plug and its device'],
+  ['tap', 'a lead joined to a factory wire that stays whole'],
+  ['back-probe', 'a meter’s tip beside the wire, into the plug from behind'],
+  ['bypass', 'the factory pair mated as before: the module does nothing'],
+  ['authority', 'the proof that the module really moves what it claims to'],
+  ['earned', 'a cell of the table the ride says enough about'],
+  ['stop', 'nothing goes on to waking until it is mended, or lifted with a reason'],
+  ['reference', 'the ground a measuring device measures against'],
+]
+
+/** Keys and words, opened by ?. */
+export function HelpSheet() {
+  const open = useHelp((state) => state.open)
+  useKeys({ '?': () => show(true) })
+  return (
+    <Sheet
+      open={open}
+      onClose={() => show(false)}
+      title="Help"
+      hint="Keys, and words of the trade as they are used here."
+    >
+      <h3 className="mb-1 text-[18px] font-bold">Keys</h3>
+      <dl className="mb-5 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+        {keys.map(([key, says]) => (
+          <Entry key={key} term={<kbd className="figures">{key}</kbd>} says={says} />
+        ))}
+      </dl>
+      <h3 className="mb-1 text-[18px] font-bold">Words</h3>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+        {words.map(([word, says]) => (
+          <Entry key={word} term={word} says={says} />
+        ))}
+      </dl>
+    </Sheet>
+  )
+}
+
+function Entry({ term, says }: { term: React.ReactNode; says: string }) {
+  return (
+    <>
+      <dt className="font-semibold">{term}</dt>
+      <dd>{says}</dd>
+    </>
+  )
+}

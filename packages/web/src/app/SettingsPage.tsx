@@ -1,0 +1,72 @@
+import { useEffect } from 'react'
+import { dateForms, textSizes, usePreferences, type Theme } from '../platform/preferences.ts'
+import { format } from 'date-fns'
+
+const themes: readonly Theme[] = ['auto', 'light', 'dark']
+const sizeNames = { 100: 'usual', 112: 'larger', 125: 'largest' } as const
+
+/** How this device shows things; kept on the device. */
+export function SettingsPage() {
+  const { theme, strong, size, keys, dates, setTheme, setStrong, set } = usePreferences()
+  useEffect(() => {
+    document.title = 'Settings · Tidy Badger'
+  }, [])
+  return (
+    <main id="main" className="mx-auto w-full max-w-2xl px-4 py-6 lg:px-8">
+      <h1 className="mb-1 text-3xl font-bold">Settings</h1>
+      <p className="mb-6 text-quiet">
+        Of this device. Figures are metric; a decimal comma and a decimal point both count.
+      </p>
+      <div className="flex flex-col gap-6">
+        <label className="flex flex-col font-head text-xl font-bold">
+          Light or dark
+          <select
+            className="font-text text-[16px] font-normal"
+            value={theme}
+            onChange={(event) => setTheme(themes.find((item) => item === event.target.value) ?? 'auto')}
+          >
+            <option value="auto">as the device</option>
+            <option value="light">light</option>
+            <option value="dark">dark</option>
+          </select>
+        </label>
+        <label className="flex flex-col font-head text-xl font-bold">
+          Size of text and buttons
+          <select
+            className="font-text text-[16px] font-normal"
+            value={size}
+            onChange={(event) => set({ size: textSizes.find((item) => String(item) === event.target.value) ?? 100 })}
+          >
+            {textSizes.map((item) => (
+              <option key={item} value={item}>
+                {sizeNames[item]}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="flex flex-col font-head text-xl font-bold">
+          Dates
+          <select
+            className="font-text text-[16px] font-normal"
+            value={dates}
+            onChange={(event) => set({ dates: dateForms.find((item) => item === event.target.value) ?? dates })}
+          >
+            {dateForms.map((item) => (
+              <option key={item} value={item}>
+                {format(new Date(2026, 7, 3), item)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="flex min-h-11 items-center gap-3">
+          <input type="checkbox" checked={strong} onChange={(event) => setStrong(event.target.checked)} />
+          Strong contrast, for sun and dirt
+        </label>
+        <label className="flex min-h-11 items-center gap-3">
+          <input type="checkbox" checked={keys} onChange={(event) => set({ keys: event.target.checked })} />
+          Single keys do things (space, N, K, J and others; ? shows them)
+        </label>
+      </div>
+    </main>
+  )
+}
