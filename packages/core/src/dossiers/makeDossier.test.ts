@@ -260,3 +260,26 @@ describe('faces', () => {
     expect(idFrom('', ['x'])).toBe('x-2')
   })
 })
+
+test('three injectors under one name are three circuits, each with its own wire; a shared feed stays one', () => {
+  let machine = blankMachine('three', 'Somebody', 'Three')
+  for (const n of [1, 2, 3]) {
+    const plug = newConnector(machine, { name: `Injector plug ${n}`, count: 2, rows: 1, layout: 'grid' })
+    machine = { ...machine, connectors: [...machine.connectors, plug] }
+  }
+  const colours = [{ base: 'green' }, { base: 'blue' }, { base: 'yellow' }] as const
+  machine.connectors.forEach((connector, i) => {
+    machine = withPinout(machine, connector.id, [
+      { cavity: 1, colour: { base: 'red' }, signal: 'Feed' },
+      { cavity: 2, colour: colours[i], signal: 'Injector' },
+    ])
+  })
+  expect(machine.nets.map((net) => net.name)).toEqual([
+    'Feed',
+    'Injector',
+    'Injector, plain blue',
+    'Injector, plain yellow',
+  ])
+  for (const net of machine.nets.slice(1))
+    expect(new Set(machine.wires.filter((wire) => wire.net === net.id).map((wire) => wire.colour.base)).size).toBe(1)
+})

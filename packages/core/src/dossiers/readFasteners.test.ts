@@ -82,3 +82,16 @@ describe('minutes', () => {
     expect(readMinutes(text)).toMatchObject({ ok: false, problems: [{ code }] })
   })
 })
+
+test.each([
+  ['4 Torx T30 screws M6x20', { kind: 'screw', drive: { kind: 'six-lobe', size: 30 } }],
+  ['2 Allen bolts M5', { kind: 'screw', drive: { kind: 'hex socket' } }],
+  ['3 bolts M6 hex 10', { kind: 'screw', drive: { kind: 'hex head', size: 10 } }],
+  ['6 star screws', { kind: 'screw', drive: { kind: 'six-lobe' } }],
+  ['2 push pins', { kind: 'peg' }],
+  ['3 zip ties', { kind: 'strap' }],
+  ['1 screw PH2', { kind: 'screw', drive: { kind: 'cross', size: 2 } }],
+])('as people say it: %s', (text, fastener) => {
+  const read = readFasteners(text)
+  expect(read.ok && read.value[0]).toMatchObject(fastener)
+})

@@ -70,3 +70,18 @@ test('every colour can be written in full, alone and as a stripe', () => {
     expect(readWireColour(`${base}/${name}`)).toMatchObject({ kind: 'read', colour: { base, stripe: name } })
   }
 })
+
+test.each([
+  ['R/W', 'red', 'white'],
+  ['BK/W', 'black', 'white'],
+  ['Y/E', null, null],
+  ['GN/Y', 'green', 'yellow'],
+  ['W', 'white', undefined],
+  ['Y', 'yellow', undefined],
+  ['grey w violet', 'grey', 'violet'],
+  ['rojo y verde', 'red', 'green'],
+] as const)('a single letter is a colour, not a filler: %s', (text, base, stripe) => {
+  const read = readWireColour(text, 'base first', text.startsWith('rojo') ? 'es' : 'en')
+  if (base === null) expect(read.kind).not.toBe('read')
+  else expect(read).toMatchObject({ kind: 'read', colour: stripe === undefined ? { base } : { base, stripe } })
+})

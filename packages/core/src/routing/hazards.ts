@@ -1,4 +1,4 @@
-import { machineIndex, zoneAirC, type Hazard, type Machine, type Passage } from '../dossiers/index.ts'
+import { asHeading, machineIndex, zoneAirC, type Hazard, type Machine, type Passage } from '../dossiers/index.ts'
 
 /** What sleeve a warm stretch wants, by the temperature the loom itself takes there, °C. Above the last nothing is laid. */
 export const sleeveLimitsC = { plain: 95, glass: 180, reflecting: 250 } as const
@@ -129,7 +129,7 @@ export function hazardRemedy(hazard: Hazard, airC: number): string {
         ? 'Lay it another way.'
         : sleeve === 'plain'
           ? 'Keep the distance with a tie on both sides.'
-          : `${sleeveWords[sleeve]}, and a tie on both sides that keeps the distance.`
+          : `${asHeading(sleeveWords[sleeve])}, and a tie on both sides that keeps the distance.`
     }
     case 'moving':
       return 'Leave the slack, tie on both sides of what moves, never to it, and move it through its whole swing.'

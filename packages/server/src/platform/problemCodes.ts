@@ -58,6 +58,7 @@ export const problemCodes = {
   'step-asks': 'A step asks for a figure or a sentence, and has neither that nor a reason.',
   'wait-open': 'A wait is not over, and nobody said why it is not waited out.',
   'fuel-open': 'What stays off has its fuel line open.',
+  'no-trim': 'There is nothing on this machine and kit to trim by.',
   'reason-short': 'The reason is not a few words.',
   'impossible-order': 'There is no order in which every step finds what it needs.',
   // The state of the yard
