@@ -85,7 +85,7 @@ test('a pasted table is shown before it is taken over, and a bad line is named',
   await sheet.getByLabel('The table').fill('Pin\tFarbe\tSignal\n1\tbraun\tMasse\n2\tmud\tKurbel\n')
   await expect(sheet.getByRole('alert')).toContainText('Line 3: "mud" is no colour')
   await expect(sheet.getByRole('alert')).toContainText('The line is left out.')
-  await expect(sheet.getByText('Masse')).toBeVisible()
+  await expect(sheet.getByText('Masse', { exact: true })).toBeVisible()
   await sheet
     .getByLabel('The table')
     .fill('Pin\tFarbe\tSignal\n1\tbraun\tMasse\n2\tweiß/orange\tKurbel\n3\tgelb\tSpeisung\n')

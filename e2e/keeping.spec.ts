@@ -91,7 +91,7 @@ test('the yard is saved as a file and brought back; a device that knows more off
     await saved(page)
     await page.keyboard.press('j')
     await page.getByLabel('A note').fill('after the backup')
-    await page.getByRole('button', { name: 'Write down' }).click()
+    await page.getByRole('button', { name: 'Write down', exact: true }).click()
     await page.keyboard.press('Escape')
     await saved(page)
 

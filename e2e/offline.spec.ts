@@ -32,7 +32,7 @@ test('with the link cut one works on, reloads, and loses nothing; two people on 
   await other.getByRole('button', { name: /Cap on/ }).click()
   await other.keyboard.press('j')
   await other.getByLabel('A note').fill('Capped while you were away')
-  await other.getByRole('button', { name: 'Write down' }).click()
+  await other.getByRole('button', { name: 'Write down', exact: true }).click()
   await other.keyboard.press('Escape')
   await saved(other)
 

@@ -70,7 +70,7 @@ test('places side by side: another one moves the plan, one that is no good says 
   await expectAccessible(page)
   await page.getByRole('radio', { name: /hidden from view/ }).click()
   await expect(page.getByRole('heading', { name: '1. Bulkhead' })).toBeVisible()
-  await page.getByRole('button', { name: 'Put it here' }).first().click()
+  // The practice moves the module by itself, as long as nobody has fixed its place.
   await expect(margin(page)).toContainText('Module: Bulkhead')
   await tab(page, 'Way')
   await expect(page.getByText(/mm short/).first()).toBeVisible()
@@ -92,7 +92,7 @@ test('the feed: four tests, one that fails stops; the ground is measured and a s
   await expect(page.getByRole('heading', { name: /Relay, its coil on tail and plate lamps/ })).toBeVisible()
   await expect(margin(page)).toContainText('4.7 days')
   await page.getByText(/that will not do, and why/).click()
-  await expect(page.getByText('Live only while braking: never a feed.')).toBeVisible()
+  await expect(page.getByText(/live only while braking: never a feed/)).toBeVisible()
   const dead = page.getByLabel('Dead after, V')
   await dead.fill('nothing')
   await dead.press('Enter')

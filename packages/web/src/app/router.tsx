@@ -19,18 +19,20 @@ const EditorPage = lazy(async () => ({ default: (await import('../dossiers/index
 function Root() {
   return (
     <>
-      <a
-        href="#main"
-        onClick={(event) => {
-          event.preventDefault()
-          const main = document.querySelector<HTMLElement>('main')
-          main?.setAttribute('tabindex', '-1')
-          main?.focus()
-        }}
-        className="sr-only z-50 rounded-lg bg-lamp px-4 py-2 font-bold text-[#15181a] focus:not-sr-only focus:fixed focus:top-2 focus:left-2"
-      >
-        Skip to the work
-      </a>
+      <nav aria-label="Skip">
+        <a
+          href="#main"
+          onClick={(event) => {
+            event.preventDefault()
+            const main = document.querySelector<HTMLElement>('main')
+            main?.setAttribute('tabindex', '-1')
+            main?.focus()
+          }}
+          className="sr-only z-50 rounded-lg bg-lamp px-4 py-2 font-bold text-[#15181a] focus:not-sr-only focus:fixed focus:top-2 focus:left-2"
+        >
+          Skip to the work
+        </a>
+      </nav>
       <Outlet />
       <CommandList />
       <HelpSheet />
