@@ -138,6 +138,8 @@ export interface StepNeeds {
   power?: 'on' | 'off'
   /** The engine has not run since the loom was touched. */
   unstarted?: boolean
+  /** The engine was shut off, to stay off until it is woken. */
+  shutOff?: boolean
   /** Covers that are off. */
   covers?: CoverId[]
   /** What a hand must get at: everything in front of it is off. */

@@ -59,6 +59,7 @@ function needWords({ needs, engine, after: others, fuel }: Step): string {
   const words = [
     ...(needs?.power ? [`battery ${needs.power}`] : []),
     ...(needs?.unstarted ? ['engine not started yet'] : []),
+    ...(needs?.shutOff ? ['engine shut off'] : []),
     ...(engine === 'runs' ? ['engine running'] : []),
     ...(fuel === 'down' ? ['battery on to let the pressure down'] : []),
     ...(others?.length ? [`after ${others.join(', ')}`] : []),
@@ -120,6 +121,7 @@ function mayCome(
 function conditionsHold({ needs, engine, fuel }: Step, state: Conditions): boolean {
   if (needs?.power !== undefined && needs.power !== state.power) return false
   if (needs?.unstarted && state.started) return false
+  if (needs?.shutOff && !state.shutOff) return false
   if (engine === 'runs' && (state.power === 'off' || state.fuelDown || state.shutOff)) return false
   return !(fuel === 'down' && (state.power === 'off' || state.shutOff))
 }
@@ -157,6 +159,7 @@ export function walkSteps(order: readonly Step[]): string[] {
     if (needs?.power !== undefined && needs.power !== state.power)
       broken.push(`${step.id} needs the battery ${needs.power}`)
     if (needs?.unstarted && state.started) broken.push(`${step.id} comes after the engine has run`)
+    if (needs?.shutOff && !state.shutOff) broken.push(`${step.id} comes before the engine was shut off`)
     if (step.engine === 'runs' && state.power === 'off') broken.push(`${step.id} runs the engine with the battery off`)
     if (step.engine === 'runs' && state.fuelDown) broken.push(`${step.id} runs the engine with the fuel let down`)
     if (step.engine === 'runs' && state.shutOff) broken.push(`${step.id} runs the engine after it was shut off`)

@@ -7,6 +7,7 @@ import { id, words } from './partSchemas.ts'
 const needs = z.strictObject({
   power: z.enum(['on', 'off']).optional(),
   unstarted: z.boolean().optional(),
+  shutOff: z.boolean().optional(),
   covers: z.array(id).max(40).optional(),
   reach: z.array(reachTarget).max(40).optional(),
 } satisfies ShapeOf<StepNeeds>)

@@ -42,6 +42,14 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
     expect([...off]).toEqual([])
   })
 
+  test('the control unit sleeps after the engine was shut off, the battery comes off after that, and nothing runs it between', () => {
+    const steps = jobSteps(dossiers).map((step) => step.id)
+    const order = ['cool', 'asleep', 'battery-off'].map((id) => steps.indexOf(id))
+    expect(order).toEqual([...order].sort((a, b) => a - b))
+    const last = jobSteps(dossiers).findLastIndex((step) => step.station === 'make-safe' && step.engine === 'runs')
+    expect(last).toBeLessThan(order[0])
+  })
+
   test('pressure is let down exactly where a fuel line is opened', () => {
     const opened = opensFuel(accessOf(dossiers, replay(dossiers, [])))
     expect(ids(dossiers, 'make-safe').includes('step.pressure')).toBe(opened)
@@ -170,7 +178,13 @@ test('on random steps: what is ordered holds, and what is called impossible has 
       ...(chance(0.3) ? { engine: 'runs' } : {}),
       ...(chance(0.15) ? { fuel: 'down' } : {}),
       ...(chance(0.5)
-        ? { needs: { ...(chance(0.6) ? { power: chance(0.5) ? 'on' : 'off' } : {}), unstarted: chance(0.4) } }
+        ? {
+            needs: {
+              ...(chance(0.6) ? { power: chance(0.5) ? 'on' : 'off' } : {}),
+              unstarted: chance(0.4),
+              shutOff: chance(0.1),
+            },
+          }
         : {}),
       ...(chance(0.3)
         ? { after: [`s${Math.floor(random.uniform() * (2 + (seed % 4)))}`].filter((id) => id !== `s${i}`) }

@@ -39,7 +39,8 @@ export function grangewayT9(): Machine {
           caution: 'Everybody clear, horn first: header and feeder house move.',
         },
         idle: [870, 930],
-        prove: 'First hours on stock level in the field; then a step at a time by exhaust temperature.',
+        prove:
+          'First hours on stock level in the field; then a step at a time by exhaust temperature; this probe sits after the turbine and reads 100 to 200 K lower.',
         cautions: {
           cool: 'Turbo, exhaust and chaff on them: fire. Blow the deck clean first, extinguisher within reach.',
           wake: 'Everybody off and clear, horn once, then start. Running engine only in the open.',

@@ -40,7 +40,8 @@ export function hallamVossLonghaul69(): Machine {
         chargingV: [12.4, 15],
         idle: [650, 720],
         byWire: true,
-        prove: 'One pull on the dyno on stock, then level by level; the exhaust temperature is the limit.',
+        prove:
+          'One pull on the dyno on stock, then level by level; the exhaust temperature before the turbine is the limit.',
         cautions: {
           cool: 'Both turbos in the valley stay above 200 °C for half an hour.',
           wake: 'Running engine only with extraction. Stay clear of belt and fan.',

@@ -40,7 +40,7 @@ export function hallamVossPackhorse62(): Machine {
         idle: [680, 760],
         byWire: true,
         prove:
-          'One pull on the dyno on stock, then level by level; the exhaust temperature is the limit, not the curve.',
+          'One pull on the dyno on stock, then level by level; the exhaust temperature before the turbine is the limit, not the curve.',
         cautions: {
           cool: 'Turbo and particulate filter stay above 200 °C for half an hour; a regeneration blows at 600 °C.',
           wake: 'Running engine only with extraction. Stay clear of the belt and both fans.',

@@ -45,7 +45,7 @@ function batterySteps(facts: StepFacts): Step[] {
     station: 'make-safe',
     caution,
     power: 'off',
-    needs: { reach },
+    needs: { reach, shutOff: true },
     after: ['asleep'],
   } satisfies Partial<Step>
   if (facts.batteries === 2)
@@ -203,6 +203,7 @@ export function machineSteps(facts: StepFacts): Step[] {
     {
       id: 'asleep',
       station: 'make-safe',
+      needs: { shutOff: true },
       text: facts.dosing
         ? 'Leave it alone: the control unit runs on and the dosing line empties itself.'
         : facts.diesel

@@ -2,7 +2,7 @@ import type { Kit } from '../kitModel.ts'
 import { kitDocument } from './kitDocument.ts'
 
 const heat =
-  'More fuel or boost means more heat: exhaust temperature is the limit, 730 °C sustained, 780 °C for a short time.'
+  'More fuel or boost means more heat: exhaust temperature before the turbine is the limit, 730 °C sustained, 780 °C for a short time; a probe after the turbine reads 100 to 200 K lower.'
 const lawful =
   "More power may be unlawful on public roads and may void cover; the maker's data and local law come first."
 const backToStock = [
@@ -307,12 +307,12 @@ export function thistleD5(): Kit {
       level(['stock', '1', '2', '3', '4', '5']),
       {
         id: 'warn',
-        name: 'Exhaust temperature warning',
+        name: 'Exhaust temperature warning, before the turbine',
         unit: '°C',
         low: 600,
         high: 780,
         shipped: '700',
-        why: 'At this temperature the module goes back a level.',
+        why: 'At this temperature the module goes back a level. Behind the turbine a probe reads 100 to 200 K lower: set it so much lower there.',
       },
     ],
     lay: 'Lay the trunk along the bulkhead from the left wing; rail branch over the valley, feed branch through the grommet.',
