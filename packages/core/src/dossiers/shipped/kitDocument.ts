@@ -75,6 +75,17 @@ const fromShelf: Record<string, string | undefined> = {
   'lead-cap': 'heat-shrink, folded and closed hot',
 }
 
+/** A wideband into its boss, while nothing runs. */
+export const sensorIn: Step = {
+  id: 'sensor-in',
+  station: 'set-up',
+  needs: { power: 'off', unstarted: true },
+  minutes: { best: 3, likely: 6, worst: 15 },
+  text: 'Sensor into its boss, 45 N·m, upper arc, at least 10° above horizontal so that water runs out.',
+  caution:
+    'No paste or silicone on the tip. A dropped sensor is a dead sensor. Welding only by a licensed welder, pipe off, electronics unplugged.',
+}
+
 /** A whole kit document from its sheet. */
 export function kitDocument(facts: Facts): Kit {
   const {

@@ -1,5 +1,5 @@
 import type { Kit } from '../kitModel.ts'
-import { kitDocument } from './kitDocument.ts'
+import { kitDocument, sensorIn } from './kitDocument.ts'
 
 export function lowlampDial(): Kit {
   return kitDocument({
@@ -65,17 +65,7 @@ export function lowlampDial(): Kit {
     mount: 'Hold the dial where it is seen without looking down, do not fix it yet.',
     lamp: 'The needle sweeps once with the key on; the lamp blinks while the sensor heats, up to a minute.',
     authority: 'Rev once and let go: the needle must go lean for a moment, then come back.',
-    more: [
-      {
-        id: 'sensor-in',
-        station: 'set-up',
-        needs: { power: 'off', unstarted: true },
-        minutes: { best: 3, likely: 6, worst: 15 },
-        text: 'Sensor into its boss, 45 N·m, upper arc, at least 10° above horizontal so that water runs out.',
-        caution:
-          'No paste or silicone on the tip. A dropped sensor is a dead sensor. Welding only by a licensed welder, pipe off, electronics unplugged.',
-      },
-    ],
+    more: [sensorIn],
     cautions: [
       'A wideband without power in a running exhaust fouls; a dropped one is dead. No paste or silicone on the tip.',
       'Never read the dial while riding at the limit: somebody else reads, or the log does.',

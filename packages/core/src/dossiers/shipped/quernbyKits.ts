@@ -1,5 +1,5 @@
 import type { Kit } from '../kitModel.ts'
-import { kitDocument } from './kitDocument.ts'
+import { kitDocument, sensorIn } from './kitDocument.ts'
 import { eachOf } from './machineDocument.ts'
 
 const cylinders = [1, 2, 3, 4]
@@ -331,15 +331,7 @@ export function quernbyLearner(): Kit {
     lamp: 'Lamp blinks slowly while the sensor heats, up to a minute, then steady. With the engine off its reading means nothing.',
     authority: 'At idle shift the mixture by 5 % and back: the dial must follow within two seconds.',
     more: [
-      {
-        id: 'sensor-in',
-        station: 'set-up',
-        needs: { power: 'off', unstarted: true },
-        minutes: { best: 3, likely: 6, worst: 15 },
-        text: 'Sensor into its boss, 45 N·m, upper arc, at least 10° above horizontal so that water runs out.',
-        caution:
-          'No paste or silicone on the tip. A dropped sensor is a dead sensor. Welding only by a licensed welder, pipe off, electronics unplugged.',
-      },
+      sensorIn,
       {
         id: 'block-tug',
         station: 'set-up',
