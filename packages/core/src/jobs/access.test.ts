@@ -360,6 +360,18 @@ describe('times', () => {
     ])
   })
 
+  test('learnt times reach the choice of ways: a cover that takes long is gone round', () => {
+    const plan = accessOf(longhaul, replay(longhaul, []))
+    const only = (cover: string) => plan?.targets.filter((item) => item.covers.includes(cover)).length === 1
+    const target = plan?.targets.find((item) => item.otherwise && item.covers.some(only))
+    const cover = target?.covers.find(only)
+    if (!target || !cover) throw new Error('the V8 has a plug with a way and a cover of its own')
+    const slow = { best: 250, likely: 300, worst: 400 }
+    const learnt = new Map([`off.${cover}`, `on.${cover}`].map((key) => [key, slow] as const))
+    const other = accessOf({ ...longhaul, learnt }, replay(longhaul, []))
+    expect(other?.targets.find((item) => item.target.id === target.target.id)?.way.id).not.toBe(target.way.id)
+  })
+
   test('one odd figure moves a time little, and a time is never a hard limit', () => {
     const learnt = learntTimes(gorseJob, [{ job: 'a', key: 'off.seat', minutes: 40 }]).get('off.seat')
     expect(learnt?.likely).toBeLessThan(4)

@@ -81,7 +81,11 @@ function farTargets({ machine, kit }: JobDossiers, state: Needed): string[] {
 const quickNodes = 40
 
 /** The access plan of a job; computed once per set of choices. Null for a machine of which no covers are written down. */
-export function accessOf(dossiers: JobDossiers, state: Needed, known?: KnownMinutes): AccessPlan | null {
+export function accessOf(
+  dossiers: JobDossiers,
+  state: Needed,
+  known: KnownMinutes | undefined = dossiers.learnt,
+): AccessPlan | null {
   const { machine } = dossiers
   if (!machine.covers) return null
   const targets = jobTargets(dossiers, state)

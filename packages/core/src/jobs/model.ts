@@ -1,3 +1,4 @@
+import type { KnownMinutes } from '../access/index.ts'
 import type {
   CoverId,
   DossierRef,
@@ -173,6 +174,8 @@ export const entryVersion = 2
 export interface JobDossiers {
   machine: Machine
   kit: Kit
+  /** What finished jobs taught about times; the choice of ways goes by it. Never part of replay. */
+  learnt?: KnownMinutes
 }
 
 export interface MadeConnection {

@@ -22,7 +22,7 @@ export interface DayTask {
 
 /** Minutes of work that are left, half of the time and nine times in ten. */
 export function left({ job, learnt, day }: DayTask): MinutesSpread {
-  return daySpread(jobDay(job.dossiers, job.state, learnt, day)).left
+  return daySpread(jobDay({ ...job.dossiers, learnt }, job.state, learnt, day)).left
 }
 
 /** The steps on paper. */

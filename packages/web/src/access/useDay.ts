@@ -20,8 +20,8 @@ export function useDay(): DayView {
     queryKey: ['times', machine, job.id],
     queryFn: () => getKept<TimeSample[]>(`/api/times?machine=${machine}&without=${job.id}`),
   }).data
-  const learnt = useMemo(() => learntTimes(dossiers, samples ?? []), [dossiers, samples])
-  const factor = useMemo(() => learntDay(dossiers, samples ?? []), [dossiers, samples])
+  const learnt = useMemo(() => learntTimes(job.dossiers, samples ?? []), [job.dossiers, samples])
+  const factor = useMemo(() => learntDay(job.dossiers, samples ?? []), [job.dossiers, samples])
   const day = useMemo(() => jobDay(dossiers, state, learnt, factor), [dossiers, state, learnt, factor])
   const [spread, setSpread] = useState<DayView['spread']>(null)
   useEffect(() => {

@@ -62,7 +62,7 @@ export function CommandList() {
               placeholder="Where to, or what to do?"
               className="!min-h-14 w-full !rounded-none !border-0 !border-b-2 !border-ink text-[18px]"
             />
-            <Command.List className="max-h-[60dvh] overflow-y-auto p-2 [&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-[14px] [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-quiet">
+            <Command.List className="max-h-[60dvh] overflow-y-auto p-2 [&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-[15px] [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-quiet">
               <Command.Empty className="px-3 py-4 text-quiet">Nothing by that name.</Command.Empty>
               {jobId && (
                 <Command.Group heading="Stations of this job">
@@ -129,7 +129,7 @@ function Item({ children, keys, onSelect }: { children: React.ReactNode; keys?: 
       className="flex min-h-11 cursor-pointer items-center justify-between gap-3 rounded-lg px-3 text-[17px] data-[selected=true]:bg-ink data-[selected=true]:text-ground"
     >
       <span>{children}</span>
-      {keys && <kbd className="figures text-[14px]">{keys}</kbd>}
+      {keys && <kbd className="figures text-[15px]">{keys}</kbd>}
     </Command.Item>
   )
 }

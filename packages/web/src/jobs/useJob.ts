@@ -1,5 +1,6 @@
 import {
   jobFindings,
+  learntTimes,
   openStops,
   planOf,
   replay,
@@ -12,11 +13,13 @@ import {
   type JobState,
   type JournalEntry,
   type StationProgress,
+  type TimeSample,
 } from '@tidy-badger/core/jobs'
 import type { Erratum, Match } from '@tidy-badger/core/wiring'
 import { useQuery } from '@tanstack/react-query'
 import { createContext, useContext, useMemo } from 'react'
 import { toast } from 'sonner'
+import { getKept } from '../platform/api/kept.ts'
 import { confirm } from './confirmStore.ts'
 import { append, entriesShown, useJournal } from './journalStore.ts'
 import { fetchErrata, type JobWithDossiers } from './api.ts'
@@ -47,9 +50,17 @@ export function useJobView(): JobView | null {
   const unsent = useJournal((state) => state.unsent)
   const head = useJournal((state) => state.head)
   const known = useQuery({ queryKey: ['errata'], queryFn: fetchErrata }).data
+  const samples = useQuery({
+    queryKey: ['times', job?.dossiers.machine.id, job?.id],
+    queryFn: () => getKept<TimeSample[]>(`/api/times?machine=${job?.dossiers.machine.id}&without=${job?.id}`),
+    enabled: job !== null,
+  }).data
+  const dossiers = useMemo(
+    () => job && (samples?.length ? { ...job.dossiers, learnt: learntTimes(job.dossiers, samples) } : job.dossiers),
+    [job, samples],
+  )
   return useMemo(() => {
-    if (!job) return null
-    const { dossiers } = job
+    if (!job || !dossiers) return null
     const entries = entriesShown({ entries: stored, unsent, head })
     const state = replay(dossiers, entries)
     const plan = planOf(dossiers, state)
@@ -69,7 +80,7 @@ export function useJobView(): JobView | null {
       write: (...bodies) => write(dossiers, bodies),
       undo: (entry) => undo(dossiers, entries, entry),
     }
-  }, [job, stored, unsent, head, known])
+  }, [job, dossiers, stored, unsent, head, known])
 }
 
 export const JobContext = createContext<JobView | null>(null)

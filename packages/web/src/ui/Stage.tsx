@@ -17,7 +17,10 @@ export function Stage({ picture, margin, dock }: { picture: ReactNode; margin?: 
         )}
       </div>
       {dock && (
-        <section aria-label="Next" className="no-print shrink-0 bg-dock px-4 py-3 text-dock-ink lg:px-6 lg:py-4">
+        <section
+          aria-label="Next"
+          className="no-print max-h-[45dvh] shrink-0 overflow-y-auto bg-dock px-4 py-3 text-dock-ink lg:px-6 lg:py-4 [@media(max-height:560px)]:py-1.5"
+        >
           {dock}
         </section>
       )}
@@ -38,14 +41,16 @@ export function Dock({
   actions?: ReactNode
 }) {
   return (
-    <div className="flex gap-4 max-md:flex-col md:items-center">
+    <div className="flex gap-4 max-md:flex-col md:items-center [@media(max-height:560px)]:flex-row [@media(max-height:560px)]:gap-2">
       <div className="min-w-0 flex-1">
-        <h2 className="text-[22px] leading-tight font-bold lg:text-[25px]">{title}</h2>
+        <h2 className="text-[22px] leading-tight font-bold lg:text-[25px] [@media(max-height:560px)]:text-[18px]">
+          {title}
+        </h2>
         {hint && <p className="mt-0.5 text-dock-quiet">{hint}</p>}
         {children}
       </div>
       {actions && (
-        <div className="flex shrink-0 gap-3 *:min-h-[68px] *:min-w-[112px] *:flex-1 *:flex-col *:gap-0.5 *:text-[19px]">
+        <div className="flex shrink-0 gap-3 *:min-h-[68px] [@media(max-height:560px)]:*:min-h-11 *:min-w-[112px] *:flex-1 *:flex-col *:gap-0.5 *:text-[19px]">
           {actions}
         </div>
       )}
@@ -55,5 +60,9 @@ export function Dock({
 
 /** The key that does the same, below a button's words. */
 export function KeyHint({ children }: { children: ReactNode }) {
-  return <span className="figures text-[13px] font-normal opacity-80 max-md:hidden">{children}</span>
+  return (
+    <span className="figures text-[15px] font-normal opacity-80 max-md:hidden [@media(max-height:560px)]:hidden">
+      {children}
+    </span>
+  )
 }

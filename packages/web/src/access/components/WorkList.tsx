@@ -145,7 +145,7 @@ function WorkRow({
             {item.done ? (
               <Check size={17} strokeWidth={3.5} />
             ) : (
-              number > 0 && <span className="figures text-[14px] font-bold">{number}</span>
+              number > 0 && <span className="figures text-[15px] font-bold">{number}</span>
             )}
           </span>
           <span className="min-w-0 flex-1">
@@ -158,10 +158,10 @@ function WorkRow({
                 {reading.value} {reading.unit}
               </span>
             )}
-            {item.done?.by && <span className="block text-[14px] text-quiet">{item.done.by}</span>}
+            {item.done?.by && <span className="block text-[15px] text-quiet">{item.done.by}</span>}
           </span>
           {!item.done && !(current && movable) && (
-            <span className="figures shrink-0 pt-0.5 text-[14px] text-quiet">{minutesText(roundedMinutes(item))}</span>
+            <span className="figures shrink-0 pt-0.5 text-[15px] text-quiet">{minutesText(roundedMinutes(item))}</span>
           )}
         </button>
         {current && movable && (

@@ -47,7 +47,7 @@ export function TrimTable({
         <caption className="sr-only">Trim in percent; throttle in percent across, engine speed in rpm down</caption>
         <thead>
           <tr>
-            <th scope="col" className="figures w-[70px] text-left text-[14px] font-normal text-quiet">
+            <th scope="col" className="figures w-[70px] text-left text-[15px] font-normal text-quiet">
               rpm \ %
             </th>
             {load.map((value) => (

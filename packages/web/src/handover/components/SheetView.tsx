@@ -148,7 +148,7 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
       <Part title="Cautions">
         <Lines lines={sheet.cautions} />
       </Part>
-      <footer className="mt-5 text-[14px] text-quiet">
+      <footer className="mt-5 text-[15px] text-quiet">
         {sheet.sources.map((source) => (
           <p key={source}>{source}</p>
         ))}

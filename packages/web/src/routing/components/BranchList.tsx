@@ -90,7 +90,7 @@ function Row({
             {spare}
           </span>
         ) : (
-          <span className="figures shrink-0 text-[14px] text-quiet">{spare}</span>
+          <span className="figures shrink-0 text-[15px] text-quiet">{spare}</span>
         )}
         {done && <Check aria-label="written down" size={18} strokeWidth={3} className="shrink-0" />}
       </button>

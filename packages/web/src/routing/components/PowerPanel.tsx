@@ -153,7 +153,7 @@ function Checks({ checks }: { checks: readonly Verdict[] }) {
             {check.sense} {figure(check.limit)}, {figure(Math.abs(check.margin))}{' '}
             {check.margin >= 0 ? 'to spare' : 'over'}
           </span>
-          <span className="text-[14px] text-quiet">{check.source}</span>
+          <span className="text-[15px] text-quiet">{check.source}</span>
         </li>
       ))}
     </ul>

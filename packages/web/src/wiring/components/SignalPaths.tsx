@@ -119,7 +119,7 @@ function HopView({ hop }: { hop: Hop }) {
         <svg viewBox="0 0 92 16" className="h-4 w-full" aria-hidden>
           <Wire d="M0 8H92" colour={hop.colour} width={8} />
         </svg>
-        <span className="block px-1 text-center text-[13.5px] leading-tight text-quiet">{hop.says}</span>
+        <span className="block px-1 text-center text-[15px] leading-tight text-quiet">{hop.says}</span>
       </li>
     )
   const { connector, cavity } = hop
