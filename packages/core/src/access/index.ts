@@ -2,6 +2,7 @@ export { accessGaps, type AccessGap } from './accessGaps.ts'
 export { bodyView, viewRimM, type BodyView, type View } from './bodyView.ts'
 export { bodyOutline, type BodyOutline, type DrawnPoint, type DrawnWheel } from './bodyOutline.ts'
 export { findTarget, readTargets, targetKey, toolsOf, waysTo } from './compileAccess.ts'
+export { coversOver, type CoverOver } from './coversOver.ts'
 export type {
   AccessOptions,
   AccessPlan,

@@ -1,4 +1,5 @@
 import type { AccessWay, Cover, CoverId, Minutes } from '../dossiers/index.ts'
+import type { CoverOver } from './coversOver.ts'
 
 export type TargetKind = 'connector' | 'stud' | 'place'
 
@@ -24,6 +25,8 @@ export interface AccessOptions {
   early?: ReadonlySet<string>
   /** Covers that come off whatever is behind them, before the battery. */
   covers?: readonly CoverId[]
+  /** Covers that lie over the way of a loom. */
+  over?: readonly CoverOver[]
   /** Ends the search with the best found so far. */
   enough?: () => boolean
   /** Widest layer of the search for the order. */

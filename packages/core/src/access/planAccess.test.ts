@@ -154,7 +154,7 @@ describe('an order laid down by hand', () => {
 
 describe('what cannot be', () => {
   const gorse = shippedMachine('pellick-gorse-430')
-  const change = (more: Partial<Machine>) => parseMachine({ ...gorse, variants: [], ...more })
+  const change = (more: Partial<Machine>) => parseMachine({ ...gorse, variants: [], passages: [], ...more })
   const cover = (id: string, after: string[]): Cover => ({
     id,
     name: id,

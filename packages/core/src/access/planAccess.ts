@@ -42,7 +42,10 @@ export function planAccess(
     const chosen = all.filter((way) => way.id === fixed)
     return chosen.length > 0 ? chosen : all
   })
-  const wanted = (options.covers ?? []).filter((id) => compiled.place.has(id))
+  const over = options.over ?? []
+  const wanted = [...new Set([...(options.covers ?? []), ...over.map(({ cover }) => cover)])].filter((id) =>
+    compiled.place.has(id),
+  )
   // Covers wanted for themselves are the one way to themselves.
   const forced = wanted.map((id) => [
     { id: `cover-${id}`, to: { zone: id }, from: 'front', needs: [id], minutes: noMinutes } satisfies AccessWay,
@@ -83,7 +86,10 @@ export function planAccess(
     cover,
     minutes: offMinutes(compiled, cover),
     tools: toolsOf(cover),
-    reaches: planned.filter((item) => item.covers.includes(cover.id)).map((item) => item.target.name),
+    reaches: [
+      ...planned.filter((item) => item.covers.includes(cover.id)).map((item) => item.target.name),
+      ...new Set(over.filter((item) => liesUnder(compiled, item.cover, cover.id)).map((item) => item.what)),
+    ],
     beforeBattery: battery.has(compiled.place.get(cover.id) ?? -1),
   }))
   const closing = closingOrder(machine, compiled, choice.covers, options).map(({ cover, beforeStart }): Closing => ({
@@ -147,6 +153,12 @@ function orderFigures(machine: Machine, order: readonly Cover[]): { toolChanges:
 
 function betterOrder(a: CoverOrder, b: CoverOrder): boolean {
   return a.toolChanges < b.toolChanges || (a.toolChanges === b.toolChanges && a.walkCm < b.walkCm)
+}
+
+/** Whether one cover must be off for another to come off, or is that one. */
+function liesUnder(compiled: CompiledAccess, under: CoverId, cover: CoverId): boolean {
+  const closed = compiled.closed[compiled.place.get(under) ?? -1] ?? []
+  return closed.some((i) => compiled.covers[i].id === cover)
 }
 
 /** Covers that come off before the battery: on the way to it, and to what else is needed while there is power. */

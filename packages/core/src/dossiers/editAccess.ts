@@ -109,6 +109,13 @@ export function withoutCover(machine: Machine, id: string): Machine {
       .filter((cover) => cover.id !== id)
       .map((cover) => ({ ...cover, after: cover.after.filter((other) => other !== id) })),
     ways: (machine.ways ?? []).map((way) => ({ ...way, needs: way.needs.filter((other) => other !== id) })),
+    ...(machine.passages
+      ? {
+          passages: machine.passages.map((passage) =>
+            passage.under ? { ...passage, under: passage.under.filter((other) => other !== id) } : passage,
+          ),
+        }
+      : {}),
   }
 }
 

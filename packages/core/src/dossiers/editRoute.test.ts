@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { shippedMachines, shippedMachine } from '../wiring/shippedCase.ts'
+import { withoutCover } from './editAccess.ts'
 import {
   emptyPassageRow,
   emptyPlaceRow,
@@ -92,6 +93,24 @@ describe('a passage', () => {
     const id = machine.passages?.at(-1)?.id ?? ''
     expect(withoutPassage(machine, id)).toEqual(gorse)
   })
+  test('what lies over it is named as the covers are, comes back as typed and goes with its cover', () => {
+    const over = (under: string) =>
+      made(withPassage(gorse, null, { ...emptyPassageRow, from: 'Engine strap stud', to: 'airbox', under }))
+    const typed = over('Seat, tank cover')
+    const passage = typed.passages?.at(-1)
+    expect(passage?.under).toEqual(['seat', 'tank-cover'])
+    expect(passage && passageRow(typed, passage).under).toBe('Seat, Tank cover')
+    expect(over('-').passages?.at(-1)?.under).toEqual([])
+    expect(over('').passages?.at(-1)).not.toHaveProperty('under')
+    const without = withoutCover(typed, 'seat')
+    expect(without.passages?.at(-1)?.under).toEqual(['tank-cover'])
+    expect(parseMachine({ ...typed, covers: without.covers, ways: without.ways })).toMatchObject({
+      ok: false,
+      problems: expect.arrayContaining([
+        expect.objectContaining({ code: 'unknown-cover', path: expect.stringMatching(/^passages\.\d+\.under\.0$/) }),
+      ]),
+    })
+  })
   test('names every field that cannot be read, and changes nothing', () => {
     const outcome = withPassage({ ...gorse, steering: undefined }, null, {
       name: '',
@@ -102,6 +121,7 @@ describe('a passage', () => {
       freeMm2: 'wide',
       bulkhead: 'hole 3',
       steering: 'left',
+      under: 'seat, roof',
     })
     expect(outcome.ok ? [] : outcome.problems.map((problem) => problem.path)).toEqual([
       'from',
@@ -111,6 +131,7 @@ describe('a passage', () => {
       'hazards',
       'bulkhead',
       'steering',
+      'under',
     ])
   })
 })

@@ -20,6 +20,8 @@ export interface PassageRow {
   /** `grommet 10/20/40`, `spare grommet …`, `new hole …` */
   bulkhead: string
   steering: '' | 'left' | 'right' | 'front'
+  /** Names of covers, separated by commas; `-` for none; empty: what every way to its ends takes off. */
+  under: string
 }
 
 export const emptyPassageRow: PassageRow = {
@@ -31,6 +33,7 @@ export const emptyPassageRow: PassageRow = {
   freeMm2: '',
   bulkhead: '',
   steering: '',
+  under: '',
 }
 
 const bulkheadWords: Record<Bulkhead['kind'], string> = {
@@ -61,6 +64,10 @@ export function passageRow(machine: Machine, passage: Passage): PassageRow {
       ? `${bulkheadWords[bulkhead.kind]} ${bulkhead.minutes.best}/${bulkhead.minutes.likely}/${bulkhead.minutes.worst}`
       : '',
     steering: passage.steering ?? '',
+    under:
+      passage.under === undefined
+        ? ''
+        : passage.under.map((id) => machine.covers?.find((cover) => cover.id === id)?.name ?? id).join(', ') || '-',
   }
 }
 
@@ -102,6 +109,15 @@ export function withPassage(machine: Machine, id: string | null, row: PassageRow
   if (!bulkhead.ok) problems.push(...bulkhead.problems)
   if (row.steering !== '' && !machine.steering)
     say('steering', 'Say first how far the steering turns: radius and lock.')
+  const under = row.under
+    .split(',')
+    .map((text) => text.trim())
+    .filter((text) => text !== '' && text !== '-')
+    .map((text) => {
+      const cover = machine.covers?.find(({ id, name }) => id === text || name.toLowerCase() === text.toLowerCase())
+      if (!cover) say('under', `There is no cover "${text}". Name them as in the list of covers, separated by commas.`)
+      return cover?.id ?? ''
+    })
   if (problems.length > 0 || !hazards.ok || !bulkhead.ok) return failure(...problems)
   const passages = machine.passages ?? []
   const known = passages.find((passage) => passage.id === id)
@@ -123,6 +139,7 @@ export function withPassage(machine: Machine, id: string | null, row: PassageRow
     ...(freeMm2 === undefined ? {} : { freeMm2 }),
     ...(bulkhead.value ? { bulkhead: bulkhead.value } : {}),
     ...(row.steering === '' ? {} : { steering: row.steering }),
+    ...(row.under.trim() === '' ? {} : { under }),
   }
   return success({
     ...machine,

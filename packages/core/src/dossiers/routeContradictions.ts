@@ -12,6 +12,7 @@ export function routeContradictions(machine: Machine): Problem[] {
     stud: new Set<string>(machine.studs.map((item) => item.id)),
     place: new Set<string>((machine.places ?? []).map((item) => item.id)),
   }
+  const covers = new Set<string>((machine.covers ?? []).map((item) => item.id))
   const served = new Map<string, string>()
   ;(machine.spots ?? []).forEach((spot, i) => {
     if (zones.has(spot.id))
@@ -49,6 +50,14 @@ export function routeContradictions(machine: Machine): Problem[] {
         `passages.${i}.to`,
         `${passage.name} leads from "${passage.from}" back to itself. Name the point at its other end.`,
       )
+    passage.under?.forEach((id, j) => {
+      if (!covers.has(id))
+        say(
+          'unknown-cover',
+          `passages.${i}.under.${j}`,
+          `"${id}" is no cover of this machine. Name what lies over the passage "${passage.name}" as the covers are.`,
+        )
+    })
     if (passage.steering && !machine.steering)
       say(
         'steering-unknown',

@@ -1,4 +1,4 @@
-import type { Minutes, WayTarget } from './accessModel.ts'
+import type { CoverId, Minutes, WayTarget } from './accessModel.ts'
 import type { Flavour } from '../shared/index.ts'
 
 export type PassageId = Flavour<'passage'>
@@ -61,6 +61,8 @@ export interface Passage {
   bulkhead?: Bulkhead
   /** Crosses from the frame to what is steered, on this side of the steering head. */
   steering?: 'left' | 'right' | 'front'
+  /** Covers that are off while something is laid here. Missing: what every way to its ends takes off. */
+  under?: CoverId[]
   /** Corners between the ends, for the drawing. */
   via?: PointAt[]
 }

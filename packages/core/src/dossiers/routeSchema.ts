@@ -50,6 +50,7 @@ export const passage = z.strictObject({
     } satisfies ShapeOf<Bulkhead>)
     .optional(),
   steering: z.enum(['left', 'right', 'front']).optional(),
+  under: z.array(id).max(20).optional(),
   via: z.array(at).max(20).optional(),
 } satisfies ShapeOf<Passage>)
 

@@ -142,30 +142,6 @@ describe('schools', () => {
     expect(stateOf(gorseJob, out, { kind: 'step-done', step: 'battery-out' }).power).toBe('off')
   })
 
-  test.each([
-    ['battery', 'positive first', 'The battery may be: negative off, battery out.'],
-    ['people', '3', 'One or two work on a machine.'],
-    ['mount-place', 'roof', '"roof" is no mount place of the Gorse 430.'],
-    ['cover-order', 'seat,wing', '"wing" is no cover of the Gorse 430.'],
-    ['also', 'wing', '"wing" is no plug, stud or place of the Gorse 430.'],
-    ['way.connector:crank', 'by air', '"by air" is no way to Crank sensor plug.'],
-    ['start', 'soon', '"soon" is no time.'],
-  ])('the choice %s may not be %s', (choice, value, message) => {
-    const problems = checkReferences(gorseJob, entryOf({ kind: 'choice', choice, value, replaces: null }), 'entries.0')
-    expect(problems).toMatchObject([{ path: 'entries.0.value', message }])
-  })
-
-  test.each([
-    ['people', '2'],
-    ['mount-place', 'seat-box'],
-    ['cover-order', 'tank-cover,side-right'],
-    ['also', 'connector:oxygen'],
-    ['way.connector:coil', 'plug-coil-above'],
-    ['take-in.aim', 'pulls better uphill'],
-  ])('the choice %s may be %s', (choice, value) => {
-    expect(checkReferences(gorseJob, entryOf({ kind: 'choice', choice, value, replaces: null }), '')).toEqual([])
-  })
-
   test('the module goes to the best place by the comparison, whatever the sheet says first, and a person may say otherwise', () => {
     const dial: JobDossiers = { machine: gorseJob.machine, kit: shippedKit('lowlamp-dial') }
     expect(mountPlaceOf(dial)?.id).toBe('bar-mount')

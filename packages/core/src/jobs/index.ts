@@ -63,7 +63,7 @@ export {
   type BatterySchool,
   type TakeInQuestion,
 } from './accessChoices.ts'
-export { accessOf, alsoCost, coverName, jobTargets, targetPlace } from './jobAccess.ts'
+export { accessOf, accessOptionsOf, alsoCost, coverName, jobTargets, targetPlace } from './jobAccess.ts'
 export { daySpread, jobDay, jobTasks, wordsOf, type DayTask, type JobDay, type LearntTimes } from './jobTasks.ts'
 export { learntDay, learntTimes, measuredMinutes, type MeasuredMinutes, type TimeSample } from './measuredMinutes.ts'
 export { consumables, missingTools, toolsNeeded, type Consumable, type ToolNeed } from './materials.ts'

@@ -1,13 +1,17 @@
 import {
+  coversOver,
   findTarget,
   planAccess,
   targetKey,
+  type AccessOptions,
   type AccessPlan,
   type AccessTarget,
+  type CoverOver,
   type KnownMinutes,
 } from '../access/index.ts'
 import { machineIndex, type CoverId, type WayTarget } from '../dossiers/index.ts'
 import { alsoTargets, fixedWays, handOrderOf, inSchool, peopleOf } from './accessChoices.ts'
+import { plannedLoom } from './jobRoute.ts'
 import { mountPlaceOf } from './mountPlace.ts'
 import type { JobDossiers, JobState } from './model.ts'
 import { planOf } from './planOf.ts'
@@ -70,6 +74,20 @@ function stepCovers({ machine, kit }: JobDossiers, state: Needed): CoverId[] {
     .flatMap((step) => step.needs?.covers ?? [])
 }
 
+/** What lies over the passages the planned loom is laid in. */
+function loomCovers(dossiers: JobDossiers, state: Needed): CoverOver[] {
+  const { machine } = dossiers
+  const loom = plannedLoom(dossiers, state)
+  if (!loom) return []
+  const stretches = [loom.trunk, ...loom.branches].flatMap((part) => part.stretches)
+  const lain = new Set(stretches.flatMap(({ passage, from, to }) => (Math.abs(to - from) < 1e-6 ? [] : [passage])))
+  return (machine.passages ?? []).flatMap((passage) =>
+    lain.has(passage.id)
+      ? coversOver(machine, passage).map((cover) => ({ cover, what: `the loom ${passage.name}` }))
+      : [],
+  )
+}
+
 /** Where the dial, the sensor or the switch of this kit goes. */
 function farTargets({ machine, kit }: JobDossiers, state: Needed): string[] {
   const places = farPlacesOf(machine, state)
@@ -80,47 +98,63 @@ function farTargets({ machine, kit }: JobDossiers, state: Needed): string[] {
 /** Dozens of nodes of the search after which a screen takes the best found so far; a worker goes on without limit. */
 const quickNodes = 40
 
+/** How a job has fixed its access: order, ways and hands, and what comes off whatever is behind it. */
+export function accessOptionsOf(
+  dossiers: JobDossiers,
+  state: Needed,
+  known: KnownMinutes | undefined = dossiers.learnt,
+): AccessOptions {
+  return {
+    order: handOrderOf(state),
+    ways: fixedWays(state),
+    people: peopleOf(state),
+    known,
+    covers: stepCovers(dossiers, state),
+    over: loomCovers(dossiers, state),
+  }
+}
+
+/** The plan for all a job must get at, with what is needed only where a fuel line is opened. */
+function planFor(
+  dossiers: JobDossiers,
+  state: Needed,
+  options: AccessOptions,
+  also: readonly AccessTarget[] = [],
+): AccessPlan {
+  const targets = [...jobTargets(dossiers, state), ...also]
+  const plan = (fuel: boolean) => {
+    const early = stepTargets(dossiers, state, fuel)
+    return planAccess(dossiers.machine, fuel ? [...targets, ...early] : targets, {
+      ...options,
+      early: new Set(early.map(targetKey)),
+    })
+  }
+  const first = plan(false)
+  return opensFuel(first) ? plan(true) : first
+}
+
 /** The access plan of a job; computed once per set of choices. Null for a machine of which no covers are written down. */
 export function accessOf(
   dossiers: JobDossiers,
   state: Needed,
   known: KnownMinutes | undefined = dossiers.learnt,
 ): AccessPlan | null {
-  const { machine } = dossiers
-  if (!machine.covers) return null
-  const targets = jobTargets(dossiers, state)
-  const order = handOrderOf(state)
-  const ways = fixedWays(state)
-  const people = peopleOf(state)
+  if (!dossiers.machine.covers) return null
+  const options = accessOptionsOf(dossiers, state, known)
   const key = JSON.stringify([
-    targets.map(({ kind, id }) => kind + id),
-    order,
-    [...ways],
-    people,
+    jobTargets(dossiers, state).map(targetKey),
+    options.over,
+    options.order,
+    [...(options.ways ?? [])],
+    options.people,
     known ? [...known] : [],
   ])
   const cache = plans.get(dossiers) ?? new Map<string, AccessPlan>()
   plans.set(dossiers, cache)
-  let asked = 0
-  const early = stepTargets(dossiers, state, false)
-  const covers = stepCovers(dossiers, state)
-  const planFor = (reached: readonly AccessTarget[], first: readonly AccessTarget[]) =>
-    planAccess(machine, reached, {
-      order,
-      ways,
-      people,
-      known,
-      covers,
-      early: new Set(first.map(targetKey)),
-      enough: () => ++asked > quickNodes,
-    })
   const cached = cache.get(key)
   if (cached) return cached
-  let plan = planFor(targets, early)
-  if (opensFuel(plan)) {
-    const more = stepTargets(dossiers, state, true)
-    plan = planFor([...targets, ...more], more)
-  }
+  let asked = 0
+  const plan = planFor(dossiers, state, { ...options, enough: () => ++asked > quickNodes })
   cache.set(key, plan)
   return plan
 }
@@ -137,14 +171,10 @@ export function alsoCost(
   state: Needed,
   also: readonly AccessTarget[],
 ): { covers: string[]; minutes: number; unknown: AccessTarget[] } | null {
-  const { machine } = dossiers
   const now = accessOf(dossiers, state)
   if (!now) return null
-  const people = peopleOf(state)
-  const then = planAccess(machine, [...jobTargets(dossiers, state), ...also], {
-    ways: fixedWays(state),
-    people,
-  })
+  const { order: _order, ...options } = accessOptionsOf(dossiers, state)
+  const then = planFor(dossiers, state, options, also)
   const off = new Set(now.removals.map((removal) => removal.cover.id))
   return {
     covers: then.removals.flatMap(({ cover }) => (off.has(cover.id) ? [] : [cover.name])),

@@ -62,7 +62,7 @@ describe('laws', () => {
   })
 })
 
-test('10,000 entries replay in under 50 ms', () => {
+test('10,000 entries replay without looking back at each', () => {
   const kinds: NewEntry[] = []
   for (let i = 0; i < 10_000; i++) {
     const turn = i % 5
@@ -79,7 +79,8 @@ test('10,000 entries replay in under 50 ms', () => {
     replay(gorseJob, journal)
     return performance.now() - start
   })
-  expect(Math.min(...times)).toBeLessThan(50)
+  // Bench holds it to 50 ms; a replay that looks back at every entry takes many seconds.
+  expect(Math.min(...times)).toBeLessThan(500)
 })
 
 describe('connections', () => {

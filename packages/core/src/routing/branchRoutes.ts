@@ -26,8 +26,15 @@ function beats(a: WayLabel, b: WayLabel): boolean {
  * All best compromises from every node to one target: label setting over need, dose and work (Martins 1984).
  * @param areaMm2 passages with less room are closed to this branch
  * @param reach ways that take more loom than this are kept only where there is no other
+ * @param shut edges this branch does not pass
  */
-export function branchRoutes(graph: RouteGraph, target: number, areaMm2: number, reach: number): BranchRoutes {
+export function branchRoutes(
+  graph: RouteGraph,
+  target: number,
+  areaMm2: number,
+  reach: number,
+  shut: ReadonlyMap<number, unknown> = nothingShut,
+): BranchRoutes {
   const ways: WayLabel[][] = graph.nodes.map(() => [])
   const open = labelQueue()
   open.push(target, { need: 0, dose: 0, work: 0, edge: -1, next: null })
@@ -39,7 +46,7 @@ export function branchRoutes(graph: RouteGraph, target: number, areaMm2: number,
     kept.push(label)
     for (const e of graph.at[node]) {
       const edge = graph.edges[e]
-      if (edge.barred !== null || edge.free < areaMm2) continue
+      if (edge.barred !== null || edge.free < areaMm2 || shut.has(e)) continue
       const far = edge.a === node ? edge.b : edge.a
       const next = {
         need: label.need + edge.need,
@@ -51,10 +58,17 @@ export function branchRoutes(graph: RouteGraph, target: number, areaMm2: number,
       if (!ways[far].some((other) => beats(other, next))) open.push(far, next)
     }
   }
-  return { ways, leastDose: leastDoses(graph, target, areaMm2) }
+  return { ways, leastDose: leastDoses(graph, target, areaMm2, shut) }
 }
 
-function leastDoses(graph: RouteGraph, target: number, areaMm2: number): Float64Array {
+const nothingShut: ReadonlyMap<number, unknown> = new Map()
+
+function leastDoses(
+  graph: RouteGraph,
+  target: number,
+  areaMm2: number,
+  shut: ReadonlyMap<number, unknown>,
+): Float64Array {
   const dose = new Float64Array(graph.nodes.length).fill(Infinity)
   const open = labelQueue()
   open.push(target, { need: 0, dose: 0, work: 0, edge: -1, next: null })
@@ -63,7 +77,7 @@ function leastDoses(graph: RouteGraph, target: number, areaMm2: number): Float64
     dose[item.node] = item.label.need
     for (const e of graph.at[item.node]) {
       const edge = graph.edges[e]
-      if (edge.barred !== null || edge.free < areaMm2) continue
+      if (edge.barred !== null || edge.free < areaMm2 || shut.has(e)) continue
       const far = edge.a === item.node ? edge.b : edge.a
       const sum = item.label.need + edge.dose
       if (sum < dose[far]) open.push(far, { need: sum, dose: 0, work: 0, edge: e, next: null })

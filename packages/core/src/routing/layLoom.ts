@@ -5,11 +5,17 @@ import { bundleDose, hazardDose, passageTemperatureC, sleeveFor, type SleeveKind
 import type { BranchFate, LaidLoom, LoomEnd, MetHazard, RoutedBranch, RoutedTrunk, Stretch } from './model.ts'
 import { placeAgainst } from './placeAgainst.ts'
 import { layShare, routeGraph, steeringSlackM, withinZoneM, type RouteEdge, type RouteGraph } from './routeGraph.ts'
-import { bundlesOf, tiesOf } from './runBundles.ts'
-import { searchTrunk, type BranchWay, type SearchBranch, type TrunkPath } from './trunkSearch.ts'
+import { breakOutOf, bundlesOf, exitM, tiesOf, trunkPart, type LoomBundle } from './runBundles.ts'
+import {
+  lessCost,
+  passingKey,
+  searchTrunk,
+  type BranchShut,
+  type BranchWay,
+  type SearchBranch,
+  type TrunkPath,
+} from './trunkSearch.ts'
 
-/** The trunk bends out of the module's plug and can be unplugged again, m. */
-const exitM = 0.04
 /** An extension is cut in such steps, and takes so much for its joint, m. */
 const extensionStepM = 0.05
 const tenths = (metres: number) => Math.round(metres * 1e4)
@@ -46,6 +52,11 @@ export function nodeOfTarget(
   return node === undefined ? null : { node, lastM: withinZoneM }
 }
 
+/** A way longer than the branch is only ever taken where it is the shortest: so much loom there is, tenths of a mm. */
+function reachOf(end: LoomEnd, lastM: number): number {
+  return tenths(end.branchM) - tenths(end.loopM + lastM)
+}
+
 /** Everything that is the same for all mount places: the ways from every point to each target. */
 export function prepareLoom(machine: Machine, kit: Kit, ends: readonly LoomEnd[]): LoomToLay {
   const graph = routeGraph(machine)
@@ -54,41 +65,135 @@ export function prepareLoom(machine: Machine, kit: Kit, ends: readonly LoomEnd[]
     if (!end.target) continue
     const at = nodeOfTarget(graph, machine, end.target)
     if (!at) continue
-    // A way longer than the branch is only ever taken where it is the shortest.
-    const reach = tenths(end.branchM) - tenths(end.loopM + at.lastM)
-    routes.set(end.id, { ...at, ...branchRoutes(graph, at.node, bundleAreaMm2(end.areasMm2), reach) })
+    const area = bundleAreaMm2(end.areasMm2)
+    routes.set(end.id, { ...at, ...branchRoutes(graph, at.node, area, reachOf(end, at.lastM)) })
   }
   return { machine, kit, ends, routes }
 }
 
-/** The loom laid from one place: the best way for its trunk and every branch. @param limit nodes of the search */
-export function layLoom(loom: LoomToLay, place: MountPlace, limit = 6000): LaidLoom {
-  const { machine, kit, ends, routes } = loom
-  const graph = routeGraph(machine)
-  const start = nodeOfTarget(graph, machine, { kind: 'place', id: place.id })?.node ?? 0
-  const routed = ends.flatMap((end) => {
+/** What parts of the loom are kept out of. */
+interface Shut {
+  trunk: ReadonlySet<string>
+  ends: ReadonlyMap<string, BranchShut>
+}
+const nothingShut: Shut = { trunk: new Set(), ends: new Map() }
+
+/** The least way for trunk and branches with some kept out of some passages, and how thick they lie. */
+interface Attempt {
+  shut: Shut
+  path: TrunkPath
+  exact: boolean
+  branches: SearchBranch[]
+  bundles: LoomBundle[]
+}
+
+/** Ends that go somewhere, with the ways there. */
+function routedEnds({ ends, routes }: LoomToLay): { end: LoomEnd; to: TargetRoutes }[] {
+  return ends.flatMap((end) => {
     const to = routes.get(end.id)
     return to ? [{ end, to }] : []
   })
-  const branches = routed.map(({ end, to }): SearchBranch => ({
-    breakOut: tenths(Math.max(0, end.breakOutM - exitM)),
-    supplied: tenths(end.branchM),
-    extra: tenths(end.loopM + to.lastM),
-    never: end.never !== null,
-    area: bundleAreaMm2(end.areasMm2),
-    routes: to,
-  }))
-  const whole = {
-    length: tenths(Math.max(0, kit.trunkM - exitM)),
-    area: bundleAreaMm2(ends.flatMap((end) => end.areasMm2)),
+}
+
+/** Looms tried with parts kept out of passages that are too narrow for all of them. */
+const attempts = 12
+
+/**
+ * The best way for trunk and branches in which everything has room. Where parts of the least loom lie too thick in a passage, one of
+ * them must keep out of it: each is tried, the least first, until nothing lies too thick. Where that never comes, the least loom as it
+ * is, whose bundle is then said to be too thick.
+ * @param limit nodes of each search
+ * @param tries looms tried; beyond them the least as it is, not proven
+ */
+export function roomyLoom(loom: LoomToLay, graph: RouteGraph, start: number, limit: number, tries = attempts): Attempt {
+  const { kit, ends } = loom
+  const routed = routedEnds(loom)
+  const areas = new Map<number, number>()
+  const areaBeyond = (distance: number) => {
+    const beyond = ends.filter((end) => breakOutOf(end) > distance)
+    const known = areas.get(beyond.length) ?? bundleAreaMm2(beyond.flatMap((end) => end.areasMm2))
+    areas.set(beyond.length, known)
+    return known
   }
-  const { path, exact } = searchTrunk(graph, start, whole, branches, limit)
+  const attempt = (shut: Shut): Attempt => {
+    const branches = routed.map(({ end, to }): SearchBranch => {
+      const out = shut.ends.get(end.id)
+      const area = bundleAreaMm2(end.areasMm2)
+      return {
+        breakOut: breakOutOf(end),
+        supplied: tenths(end.branchM),
+        extra: tenths(end.loopM + to.lastM),
+        never: end.never !== null,
+        area,
+        routes: out ? branchRoutes(graph, to.node, area, reachOf(end, to.lastM), out) : to,
+        shut: out,
+      }
+    })
+    const trunk = { length: tenths(Math.max(0, kit.trunkM - exitM)), areaBeyond, shut: shut.trunk }
+    const { path, exact } = searchTrunk(graph, start, trunk, branches, limit)
+    const bundles = bundlesOf(
+      graph,
+      ends,
+      { stretches: trunkStretches(graph, path) },
+      routed.map(({ end, to }, i) => ({ end, stretches: stretchesOf(graph, path.ways[i], to.node) })),
+    )
+    return { shut, path, exact, branches, bundles }
+  }
+  const first = attempt(nothingShut)
+  const open = [first]
+  const tried = new Set<string>()
+  for (let best = open.pop(); best; best = open.pop()) {
+    const over = best.bundles.find((bundle) => bundle.over)
+    if (!over) return best
+    for (const part of over.parts) {
+      const shut = keptOut(graph, best, over, part)
+      const key = shutKey(shut)
+      if (tried.has(key)) continue
+      if (tried.size >= tries) return { ...first, exact: false }
+      tried.add(key)
+      const next = attempt(shut)
+      // What no longer reaches at all is no remedy.
+      const [never, unreachable] = next.path.cost
+      if (never <= first.path.cost[0] && unreachable <= first.path.cost[1]) open.push(next)
+    }
+    open.sort((x, y) => (lessCost(x.path.cost, y.path.cost) ? 1 : -1))
+  }
+  return first
+}
+
+/** The same with one part more kept out of where the bundle is too thick. */
+function keptOut(graph: RouteGraph, { shut, path }: Attempt, over: LoomBundle, part: string): Shut {
+  const edge = graph.edges.findIndex(({ passage }) => passage.id === over.passage)
+  if (part !== trunkPart) {
+    const known = shut.ends.get(part)
+    const at = Math.round(over.at * graph.edges[edge].need)
+    const more = new Map(known).set(
+      edge,
+      [...new Set([...(known?.get(edge) ?? []), at])].sort((a, b) => a - b),
+    )
+    return { ...shut, ends: new Map(shut.ends).set(part, more) }
+  }
+  const step = path.steps.findIndex((item) => item.edge === edge)
+  const after = path.steps.slice(0, step).reduce((sum, { used }) => sum + used, 0)
+  return { ...shut, trunk: new Set([...shut.trunk, passingKey(edge, path.steps[step].from, after)]) }
+}
+
+function shutKey({ trunk, ends }: Shut): string {
+  const ofEnds = [...ends].map(([end, edges]) => [end, [...edges].sort(([a], [b]) => a - b)] as const)
+  return JSON.stringify([[...trunk].sort(), ofEnds.sort(([a], [b]) => (a < b ? -1 : 1))])
+}
+
+/** The loom laid from one place: the best way for its trunk and every branch. @param limit nodes of each search */
+export function layLoom(loom: LoomToLay, place: MountPlace, limit = 6000): LaidLoom {
+  const { machine, kit, ends } = loom
+  const graph = routeGraph(machine)
+  const start = nodeOfTarget(graph, machine, { kind: 'place', id: place.id })?.node ?? 0
+  const { path, exact, branches, bundles } = roomyLoom(loom, graph, start, limit)
   const trunk = trunkOf(graph, kit, path)
-  const laid = routed.map(({ end, to }, i) => branchOf(graph, machine, end, to, branches[i], path.ways[i]))
+  const laid = routedEnds(loom).map(({ end, to }, i) => branchOf(graph, machine, end, to, branches[i], path.ways[i]))
   const missing = ends
     .filter((end) => end.far !== undefined && end.target === null)
     .map((end) => `No place on the machine is written down for the ${end.far}.`)
-  const bundles = bundlesOf(graph, ends, trunk, laid)
   const used = new Set([trunk, ...laid].flatMap((part) => part.stretches.map((stretch) => stretch.passage)))
   const against = [
     ...placeAgainst(place, kit),
@@ -107,7 +212,7 @@ export function layLoom(loom: LoomToLay, place: MountPlace, limit = 6000): LaidL
     ends,
     trunk,
     branches: laid,
-    bundles,
+    bundles: bundles.map(({ parts: _parts, at: _at, ...bundle }) => bundle),
     ties: tiesOf(graph, trunk, laid),
     against,
     extensions: laid.filter((branch) => branch.extensionM > 0).length,
@@ -165,12 +270,16 @@ function shareOf(edge: RouteEdge, need: number): number {
   return Math.min(1, Math.max(0, need / edge.need))
 }
 
-function trunkOf(graph: RouteGraph, kit: Kit, path: TrunkPath): RoutedTrunk {
-  const stretches = path.steps.map(({ edge, from, used }): Stretch => {
+function trunkStretches(graph: RouteGraph, path: TrunkPath): Stretch[] {
+  return path.steps.map(({ edge, from, used }): Stretch => {
     const { passage, a } = graph.edges[edge]
     const share = shareOf(graph.edges[edge], used)
     return from === a ? { passage: passage.id, from: 0, to: share } : { passage: passage.id, from: 1, to: 1 - share }
   })
+}
+
+function trunkOf(graph: RouteGraph, kit: Kit, path: TrunkPath): RoutedTrunk {
+  const stretches = trunkStretches(graph, path)
   return {
     stretches,
     ...alongOf(graph, stretches),

@@ -1,5 +1,13 @@
 import type { RouteGraph } from './routeGraph.ts'
-import { costOfWay, lessCost, noCost, type BranchWay, type LoomCost, type SearchBranch } from './trunkSearch.ts'
+import {
+  costOfWay,
+  lessCost,
+  noCost,
+  type BranchWay,
+  type LoomCost,
+  type SearchBranch,
+  type SearchTrunk,
+} from './trunkSearch.ts'
 
 type PlainBranch = Omit<SearchBranch, 'routes'> & { target: number }
 
@@ -35,7 +43,7 @@ function allWays(graph: RouteGraph, from: number, to: number, area: number): Sum
 export function plainLeastCost(
   graph: RouteGraph,
   start: number,
-  trunk: { length: number; area: number },
+  trunk: SearchTrunk,
   branches: readonly PlainBranch[],
 ): LoomCost {
   const known = new Map<string, Sum[]>()
@@ -141,7 +149,7 @@ export function plainLeastCost(
     graph.edges.forEach((edge, i) => {
       if (edge.a !== node && edge.b !== node) return
       const far = edge.a === node ? edge.b : edge.a
-      if (visited.has(far) || edge.barred !== null || edge.free < trunk.area) return
+      if (visited.has(far) || edge.barred !== null || edge.free < trunk.areaBeyond(used)) return
       const part = Math.min(edge.need, trunk.length - used)
       steps.push({ edge: i, from: node, used: part })
       if (part === edge.need) walk(far, used + part)

@@ -1,5 +1,5 @@
 import { bundleAreaMm2, bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from './bundles.ts'
-import type { LaidLoom, LoomEnd, PassageBundle, RoutedBranch, RoutedTrunk, Stretch } from './model.ts'
+import type { LaidLoom, LoomEnd, PassageBundle, RoutedBranch, RoutedTrunk } from './model.ts'
 import type { RouteGraph } from './routeGraph.ts'
 
 /** A tie every so far along the loom, m; closer where it shakes or something moves. */
@@ -8,30 +8,55 @@ const closeSpacingM = 0.08
 /** A branch is free so far before its plug, so that it can be pulled, m. */
 export const freeEndM = 0.15
 
+/** The trunk bends out of the module's plug and can be unplugged again, m. */
+export const exitM = 0.04
+
+/** The trunk as a part of the loom; branches are called by their ends. */
+export const trunkPart = 'trunk'
+
+export type LoomBundle = PassageBundle & {
+  /** The trunk and the ends whose wires lie at the thickest place. */
+  parts: string[]
+  /** Where that is, as a share of the passage. */
+  at: number
+}
+
+/** Where an end leaves the trunk, tenths of a mm from where it has bent out of the module. */
+export function breakOutOf(end: Pick<LoomEnd, 'breakOutM'>): number {
+  return Math.round(Math.max(0, end.breakOutM - exitM) * 1e4)
+}
+
 /** How thick the loom is in every passage it lies in, at the thickest, against what is free there. */
 export function bundlesOf(
   graph: RouteGraph,
   ends: readonly LoomEnd[],
-  trunk: RoutedTrunk,
-  branches: readonly RoutedBranch[],
-): PassageBundle[] {
+  trunk: Pick<RoutedTrunk, 'stretches'>,
+  branches: readonly Pick<RoutedBranch, 'stretches' | 'end'>[],
+): LoomBundle[] {
   const lying = new Map<string, Lying[]>()
-  const add = ({ passage, from, to }: Stretch, wires: readonly number[]) =>
-    lying.set(passage, [...(lying.get(passage) ?? []), { from: Math.min(from, to), to: Math.max(from, to), wires }])
+  const add = (passage: string, from: number, to: number, wires: readonly number[], part: string) =>
+    lying.set(passage, [
+      ...(lying.get(passage) ?? []),
+      { from: Math.min(from, to), to: Math.max(from, to), wires, part },
+    ])
   let passed = 0
-  for (const stretch of trunk.stretches) {
-    // A wire is in the trunk up to its break-out; what ends beyond the path's end is bundled there and counts throughout.
-    const before = passed
-    add(
-      stretch,
-      ends.filter((end) => end.breakOutM > before).flatMap((end) => end.areasMm2),
-    )
-    const edge = graph.edges.find((candidate) => candidate.passage.id === stretch.passage)
-    passed += ((edge?.need ?? 0) / 1e4) * Math.abs(stretch.to - stretch.from)
+  for (const { passage, from, to } of trunk.stretches) {
+    const need = graph.edges.find((candidate) => candidate.passage.id === passage)?.need ?? 1
+    const until = passed + need * Math.abs(to - from)
+    // A wire is in the trunk up to its break-out, where it goes on as its branch; what ends beyond the path's end is bundled there.
+    const outs = ends.map(breakOutOf).filter((at) => at > passed && at < until)
+    const cuts = [passed, ...[...new Set(outs)].sort((a, b) => a - b), until]
+    const at = (along: number) => from + Math.sign(to - from) * ((along - passed) / need)
+    cuts.slice(1).forEach((end, i) => {
+      const wires = ends.filter((item) => breakOutOf(item) > cuts[i]).flatMap((item) => item.areasMm2)
+      add(passage, at(cuts[i]), at(end), wires, trunkPart)
+    })
+    passed = until
   }
-  for (const branch of branches) for (const stretch of branch.stretches) add(stretch, branch.end.areasMm2)
-  return graph.edges.flatMap(({ passage }): PassageBundle[] => {
-    const wires = thickest(lying.get(passage.id) ?? [])
+  for (const { stretches, end } of branches)
+    for (const { passage, from, to } of stretches) add(passage, from, to, end.areasMm2, end.id)
+  return graph.edges.flatMap(({ passage }): LoomBundle[] => {
+    const { wires, parts, at } = thickest(lying.get(passage.id) ?? [])
     if (wires.length === 0) return []
     const diameterMm = bundleDiameterMm(wires.map(wireDiameterMm))
     const areaMm2 = bundleAreaMm2(wires)
@@ -45,6 +70,8 @@ export function bundlesOf(
         freeMm2,
         sleeveMm: sleeveSizeMm(diameterMm),
         over: freeMm2 !== null && areaMm2 > freeMm2,
+        parts,
+        at,
       },
     ]
   })
@@ -54,16 +81,24 @@ interface Lying {
   from: number
   to: number
   wires: readonly number[]
+  part: string
 }
 
+type Thickest = Pick<LoomBundle, 'parts' | 'at'> & { wires: number[] }
+
 /** The wires at the thickest place of a passage: what lies one behind the other in it does not add up. */
-function thickest(parts: readonly Lying[]): number[] {
-  const cuts = [...new Set(parts.flatMap((part) => [part.from, part.to]))].sort((a, b) => a - b)
-  return cuts.slice(1).reduce<number[]>((most, to, i) => {
-    const middle = (cuts[i] + to) / 2
-    const here = parts.flatMap((part) => (part.from <= middle && middle <= part.to ? part.wires : []))
-    return bundleAreaMm2(here) > bundleAreaMm2(most) ? here : most
-  }, [])
+function thickest(lying: readonly Lying[]): Thickest {
+  const cuts = [...new Set(lying.flatMap(({ from, to }) => [from, to]))].sort((a, b) => a - b)
+  let most: Thickest = { wires: [], parts: [], at: 0 }
+  for (let i = 1; i < cuts.length; i++) {
+    if (cuts[i] - cuts[i - 1] < 1e-9) continue
+    const middle = (cuts[i] + cuts[i - 1]) / 2
+    const here = lying.filter(({ from, to }) => from <= middle && middle <= to)
+    const wires = here.flatMap((part) => part.wires)
+    if (bundleAreaMm2(wires) > bundleAreaMm2(most.wires))
+      most = { wires, parts: [...new Set(here.map(({ part }) => part))], at: middle }
+  }
+  return most
 }
 
 /** Ties along everything that lies there, each stretch counted once however many branches share it; none in the last bit before a plug. */

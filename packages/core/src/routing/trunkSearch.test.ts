@@ -61,7 +61,11 @@ describe('the trunk', () => {
         target: graph.servedAt.get(`connector:c${i}`) ?? 0,
       }))
       const start = graph.servedAt.get('place:place0') ?? 0
-      const trunk = { length: Math.round(kit.trunkM * 1e4), area: seed % 5 === 0 ? 30 : 15 }
+      const whole = seed % 5 === 0 ? 30 : 15
+      const trunk = {
+        length: Math.round(kit.trunkM * 1e4),
+        areaBeyond: (distance: number) => whole + 3 * branches.filter((branch) => branch.breakOut > distance).length,
+      }
       const { path, exact } = searchTrunk(
         graph,
         start,
@@ -91,8 +95,9 @@ describe('the trunk', () => {
       routes: branchRoutes(graph, graph.servedAt.get(`connector:c${i}`) ?? 0, 5, 1e9),
     }))
     const start = graph.servedAt.get('place:place0') ?? 0
-    const cut = searchTrunk(graph, start, { length: 9000, area: 15 }, branches, 3)
-    const whole = searchTrunk(graph, start, { length: 9000, area: 15 }, branches, 1e6)
+    const trunk = { length: 9000, areaBeyond: () => 15 }
+    const cut = searchTrunk(graph, start, trunk, branches, 3)
+    const whole = searchTrunk(graph, start, trunk, branches, 1e6)
     expect(cut.exact).toBe(false)
     expect(cut.path.ways.every((way) => way.label !== null)).toBe(true)
     expect(whole.exact).toBe(true)

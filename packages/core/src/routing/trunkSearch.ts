@@ -11,6 +11,24 @@ export interface SearchBranch {
   never: boolean
   area: number
   routes: BranchRoutes
+  /** Places this branch is kept out of: by edge, from its `a` end, need units. */
+  shut?: BranchShut
+}
+
+/** The trunk as the search sees it: whole tenths of a mm. */
+export interface SearchTrunk {
+  length: number
+  /** Cross-section of the bundle of what breaks out beyond a distance from the module, mm². */
+  areaBeyond: (distance: number) => number
+  /** Passings of an edge the trunk is kept out of, by `passingKey`. */
+  shut?: ReadonlySet<string>
+}
+
+export type BranchShut = ReadonlyMap<number, readonly number[]>
+
+/** An edge entered from a node after so much of the trunk: which of its wires lie where in it follows. */
+export function passingKey(edge: number, from: number, after: number): string {
+  return `${edge} ${from} ${after}`
 }
 
 /** What a laid loom costs, compared from the first figure on; less is better. */
@@ -87,9 +105,10 @@ export function bestWay(graph: RouteGraph, branch: SearchBranch, point: TrunkPoi
   }
   const edge = graph.edges[point.edge]
   if (edge.free < branch.area) return best
+  const shut = branch.shut?.get(point.edge) ?? []
   const back = doseUpTo(edge, point.at)
   const pastHalf = point.at * 2 > edge.need
-  for (const label of branch.routes.ways[edge.a])
+  for (const label of shut.some((at) => at <= point.at) ? [] : branch.routes.ways[edge.a])
     offer({
       label,
       onEdge: { edge: point.edge, from: point.at, to: 0 },
@@ -97,7 +116,7 @@ export function bestWay(graph: RouteGraph, branch: SearchBranch, point: TrunkPoi
       dose: label.dose + back,
       work: label.work + (pastHalf ? edge.work : 0),
     })
-  for (const label of branch.routes.ways[edge.b])
+  for (const label of shut.some((at) => at >= point.at) ? [] : branch.routes.ways[edge.b])
     offer({
       label,
       onEdge: { edge: point.edge, from: point.at, to: edge.need },
@@ -133,7 +152,7 @@ export function costOfWay(branch: SearchBranch, way: BranchWay | null): LoomCost
 export function searchTrunk(
   graph: RouteGraph,
   start: number,
-  trunk: { length: number; area: number },
+  trunk: SearchTrunk,
   branches: readonly SearchBranch[],
   limit: number,
 ): { path: TrunkPath; exact: boolean } {
@@ -200,10 +219,12 @@ export function searchTrunk(
     finish(next, cost, used, { node })
     if (used >= trunk.length) return
     visited[node] = 1
+    const area = trunk.areaBeyond(used)
     const onwards = graph.at[node]
       .filter((e) => {
         const edge = graph.edges[e]
-        return edge.barred === null && edge.free >= trunk.area && !visited[edge.a === node ? edge.b : edge.a]
+        const open = edge.barred === null && edge.free >= area && !trunk.shut?.has(passingKey(e, node, used))
+        return open && !visited[edge.a === node ? edge.b : edge.a]
       })
       .map((e) => {
         const edge = graph.edges[e]

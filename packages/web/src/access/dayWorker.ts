@@ -1,11 +1,12 @@
-import { planAccess, type AccessTarget } from '@tidy-badger/core/access'
+import { planAccess, type AccessOptions, type AccessTarget } from '@tidy-badger/core/access'
 import type { Machine } from '@tidy-badger/core/dossiers'
 import { daySpread, type JobDay } from '@tidy-badger/core/jobs'
 import { expose } from 'comlink'
 
 const api = {
   spread: (day: Pick<JobDay, 'tasks' | 'people' | 'factor'>) => daySpread(day),
-  finish: (machine: Machine, targets: AccessTarget[]) => planAccess(machine, targets, { width: 600 }),
+  finish: (machine: Machine, targets: AccessTarget[], options: AccessOptions) =>
+    planAccess(machine, targets, { ...options, width: 600 }),
 }
 export type DayApi = typeof api
 

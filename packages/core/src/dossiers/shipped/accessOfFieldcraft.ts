@@ -1,46 +1,6 @@
 import type { AccessSheet } from './accessSheet.ts'
 
-/** What comes off the quad, the side-by-side, the snow machine and the harvester. */
-export const gorseAccess: AccessSheet = {
-  body: 'quad | 2.05 1.16 1.20 1.28 0.63',
-  at: `
-    throttle-body | 1.06 0 0.72
-    starter-side | 1.02 0.22 0.46
-    frame-left | 1.10 -0.24 0.50
-    airbox | 1.26 0 0.78
-    under-seat | 1.42 0 0.78
-    rear-rack | 1.84 0 0.88
-    steering-head | 0.66 0 0.98`,
-  covers: `
-    seat | Seat | 1.34 0 0.90 0.66 0.30 0.10 | | 1/2/4 | 1 latch (under the rear rack) | | how Lever under the rear rack, lift at the back, pull rearwards.
-    tank-cover | Tank cover | 0.96 0 0.94 0.40 0.40 0.14 | seat | 3/6/12 | 4 screws M6x20 hex socket 4 3 N·m; 2 pegs (at the front) | four washers | how Pegs at the front last.
-    side-right | Right side panel | 1.06 0.28 0.70 0.52 0.08 0.34 | | 2/4/8 | 3 pegs | | how Lower edge first.
-    side-left | Left side panel | 1.06 -0.28 0.70 0.52 0.08 0.34 | | 2/4/8 | 3 pegs | | how Lower edge first.
-    airbox-lid | Airbox lid | 1.28 0 0.82 0.30 0.26 0.08 | seat | 1/2/4 | 4 clips | | run
-    front-panel | Front panel | 0.40 0 0.86 0.28 0.56 0.22 | | 3/6/12 | 4 screws M6x16 hex socket 4 3 N·m; 4 pegs | four washers |`,
-  places: `
-    rack-plate | Under the rear rack | rear-rack | flat plate beside the tow plate
-    seat-box | Beside the ECU | under-seat | on the battery box lid
-    bar-mount | Handlebar | steering-head | left of the instrument, seen while riding
-    pipe-boss | Boss in the exhaust pipe | frame-left | upper arc, 250 mm behind the port`,
-  ways: `
-    zone:throttle-body | above | seat tank-cover | 1/2/4
-    plug:injector | left | side-left | 4/9/20 | Past the frame, by feel.
-    zone:starter-side | right | side-right | 1/2/4
-    plug:crank | right | side-right | 2/4/8
-    stud:starter-live | right | side-right | 2/4/8 | ! Live as long as the battery is on.
-    zone:frame-left | left | side-left | 1/2/4 | ! The exhaust runs along this rail.
-    plug:coil | above | seat tank-cover | 3/6/12 | From above, behind the airbox.
-    zone:airbox | above | seat | 1/2/4
-    zone:under-seat | above | seat | 1/2/4
-    zone:rear-rack | below | | 1/2/4
-    zone:steering-head | front | front-panel | 1/2/4
-    plug:brake-switch | front | | 1/2/4
-    place:rack-plate | below | | 3/6/12
-    place:seat-box | above | seat | 3/5/10
-    place:bar-mount | front | | 5/10/20`,
-}
-
+/** What comes off the side-by-side, the snow machine and the harvester. */
 export const skuaAccess: AccessSheet = {
   body: 'side-by-side | 3.05 1.62 1.90 2.24 0.74',
   at: `

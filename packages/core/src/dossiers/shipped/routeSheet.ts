@@ -11,7 +11,8 @@ export interface RouteSheet {
   /**
    * `from > to | name | length m | hazards; … | options; …`
    * hazards: `hot 380 40 exhaust` (°C, mm away), `moving 30 fork`, `pinch seat`, `sharp edge of …`, `wet`, `shakes`, `barred why`
-   * options: `free 180` (mm²), `grommet 5/10/20`, `spare grommet …`, `hole …`, `steering left`, `via x y z, x y z`
+   * options: `free 180` (mm²), `grommet 5/10/20`, `spare grommet …`, `hole …`, `steering left`,
+   * `under seat tank` (covers that are off to lay something here; `under -`: none), `via x y z, x y z`
    */
   passages: string
   /** `id | length width height mm | surface | warmest °C | shaking | options`: `wet`, `hidden`, `lamp`, `dash`, `for dial` */
@@ -104,9 +105,10 @@ function readPassage(line: string, taken: Map<string, number>): Passage {
   }
   if (length !== '') passage.lengthM = Number(length)
   for (const option of parts(options)) {
-    const [, word, rest] = /^(free|grommet|spare grommet|hole|steering|via) (.+)$/.exec(option) ?? []
+    const [, word, rest] = /^(free|grommet|spare grommet|hole|steering|under|via) (.+)$/.exec(option) ?? []
     if (word === 'free') passage.freeMm2 = Number(rest)
     else if (word === 'steering') passage.steering = oneOf(['left', 'right', 'front'] as const, rest, line)
+    else if (word === 'under') passage.under = rest === '-' ? [] : rest.split(' ')
     else if (word === 'via') passage.via = rest.split(',').map((point) => pointOf(point, line))
     else if (word) {
       const minutes = readMinutes(rest)

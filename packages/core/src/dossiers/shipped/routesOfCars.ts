@@ -49,8 +49,8 @@ export const shielingRoutes: RouteSheet = {
     top > bulkhead | along the bulkhead | 0.06 | |
     top > grommet | down to the grommet | 0.20 | |
     grommet > pedals | through the bulkhead | 0.49 | | grommet 8/16/30; free 80
-    pedals > pedal-top | up the pedal bracket | 0.08 | moving 60 pedals |
-    grommet > pedal-top | through the bulkhead, over the pedals | 0.44 | sharp pedal bracket | grommet 10/20/40; free 80
+    pedals > pedal-top | up the pedal bracket | 0.08 | moving 60 pedals | under -
+    grommet > pedal-top | through the bulkhead, over the pedals | 0.44 | sharp pedal bracket | grommet 10/20/40; free 80; under -
     bulkhead > rail-left | over the rocker cover | 0.60 | hot 120 30 rocker cover; shakes |
     rail-left > rail | along the rail | 0.23 | hot 120 20 rocker cover; shakes |
     bulkhead > starter | down the bulkhead behind the engine | 0.60 | hot 480 90 exhaust; wet |
@@ -94,9 +94,9 @@ export const packhorseRoutes: RouteSheet = {
     wing > booster | along the left inner wing | 1.03 | |
     booster > bulkhead | along the bulkhead | 0.16 | |
     bulkhead > end-cap | along the bulkhead seam | 0.17 | |
-    end-cap > rail-end | across the back of the engine | 0.49 | hot 520 60 exhaust manifold |
-    intake > rail-end | over the rocker cover | 0.85 | hot 125 35 rocker cover; shakes |
-    rail-end > rail | along the rail | 0.48 | hot 125 20 rocker cover; shakes |
+    end-cap > rail-end | across the back of the engine | 0.49 | hot 520 60 exhaust manifold | under cover
+    intake > rail-end | over the rocker cover | 0.85 | hot 125 35 rocker cover; shakes | under cover
+    rail-end > rail | along the rail | 0.48 | hot 125 20 rocker cover; shakes | under cover
     rail-end > turbo | behind the turbo | 0.47 | hot 680 25 turbo |
     rail > turbo | over the turbo | 0.33 | hot 720 30 turbo |
     booster > grommet | down to the grommet | 0.19 | |
@@ -141,12 +141,12 @@ export const longhaulRoutes: RouteSheet = {
     pipe > intake | along the charge pipe | 0.13 | shakes |
     intake > valley | along the intake into the valley | 0.53 | hot 130 30 valley |
     valley > valley-rear | through the valley | 0.33 | hot 300 40 turbo pedestal |
-    valley-rear > rail-right | over the right head | 0.44 | hot 130 30 head; shakes |
-    valley-rear > end-cap | back to the bulkhead | 0.42 | hot 500 70 up-pipe |
+    valley-rear > rail-right | over the right head | 0.44 | hot 130 30 head; shakes | under cover
+    valley-rear > end-cap | back to the bulkhead | 0.42 | hot 500 70 up-pipe | under cover
     wing > booster | along the left inner wing | 1.08 | |
     booster > bulkhead | along the bulkhead | 0.17 | |
     bulkhead > end-cap | along the bulkhead seam | 0.21 | |
-    end-cap > rail-right | across the back of the engine | 0.76 | hot 500 45 up-pipes |
+    end-cap > rail-right | across the back of the engine | 0.76 | hot 500 45 up-pipes | under cover
     rail-right > right-head | along the right head | 0.30 | hot 130 20 head; shakes |
     left-head > intake | along the left head | 0.53 | hot 130 20 head; shakes |
     right-head > front | in front of the right head | 0.90 | moving 30 fan and belts |

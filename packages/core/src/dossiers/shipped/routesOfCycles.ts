@@ -14,14 +14,14 @@ export const pikaRoutes: RouteSheet = {
     wall > airbox | along the airbox wall | 0.09 | |
     battery-top > airbox | beside the battery | 0.08 | sharp edge of the battery strap |
     ecu-tray > wall | up the airbox wall | 0.13 | |
-    airbox > backbone | along the factory loom into the frame | 0.36 | pinch the seat's front hook |
-    wall > backbone | above the airbox, left of the shock | 0.29 | moving 25 shock body |
-    backbone > tank | along the backbone | 0.18 | shakes | free 120
+    airbox > backbone | along the factory loom into the frame | 0.36 | pinch the seat's front hook | under seat side-left
+    wall > backbone | above the airbox, left of the shock | 0.29 | moving 25 shock body | under seat side-left
+    backbone > tank | along the backbone, fished with a stiff wire | 0.18 | shakes | free 120; under seat shroud-left
     airbox > throttle | through the gap behind the frame | 0.27 | wet; shakes |
     throttle > engine | down the left of the engine | 0.32 | hot 240 45 cylinder; wet |
-    throttle > backbone | up behind the throttle body | 0.26 | shakes |
-    tank > bar | left of the steering head | 0.35 | | steering left
-    tank > nose | through the fork yokes | 0.40 | moving 90 fork and cables | steering front
+    throttle > backbone | up behind the throttle body | 0.26 | shakes | under seat side-left
+    tank > bar | left of the steering head | 0.35 | | steering left; under shroud-left
+    tank > nose | through the fork yokes | 0.40 | moving 90 fork and cables | steering front; under shroud-left
     nose > bar | up behind the lamp | 0.24 | wet |
     bar > bar-left | along the bar | 0.24 | moving 10 clutch cable |
     airbox > tail | along the rear frame | 0.58 | wet |
@@ -68,9 +68,9 @@ export const kittiwakeRoutes: RouteSheet = {
     fuse-side > battery-top | along the battery | 0.08 | sharp edge of the battery strap |
     seat > spar-left | along the left spar | 0.30 | |
     seat > spar-right | along the right spar | 0.31 | moving 12 throttle cables |
-    spar-left > low-1 | down to the throttle bodies | 0.20 | shakes | free 300
+    spar-left > low-1 | down to the throttle bodies | 0.20 | shakes | free 300; under tank airbox-lid airbox
     spar-left > under-tank | under the tank | 0.24 | pinch the tank's rear rubber |
-    spar-right > low-4 | down to the throttle bodies, right | 0.20 | shakes; moving 12 throttle cables | free 300
+    spar-right > low-4 | down to the throttle bodies, right | 0.20 | shakes; moving 12 throttle cables | free 300; under tank airbox-lid airbox
     low-1 > low-2 | along the lower rail | 0.09 | shakes |
     low-2 > low-3 | along the lower rail | 0.09 | shakes |
     low-3 > low-4 | along the lower rail | 0.09 | shakes |
@@ -148,8 +148,8 @@ export const saddlerRoutes: RouteSheet = {
     body-left > well-left | forwards under the frame | 0.19 | hot 140 20 head cover; shakes |
     body-right > well-right | forwards under the frame | 0.19 | hot 140 20 head cover; shakes |
     body-left > engine-left | down the left side, behind the frame | 0.41 | wet; shakes |
-    backbone > engine-left | down the left side, outside the frame | 0.55 | wet; moving 40 shock linkage |
-    backbone > engine-right | down the right side | 0.57 | wet; hot 200 40 clutch cover |
+    backbone > engine-left | down the left side, outside the frame | 0.55 | wet; moving 40 shock linkage | under tank
+    backbone > engine-right | down the right side | 0.57 | wet; hot 200 40 clutch cover | under tank
     plate > shroud-left | behind the left radiator | 0.32 | hot 110 30 radiator |
     shroud-left > battery-top | to the battery | 0.05 | |
     plate > shroud-right | behind the right radiator | 0.28 | hot 110 30 radiator; moving 20 fan shroud |
@@ -188,8 +188,8 @@ export const calderRoutes: RouteSheet = {
     ecu-spot > tank | under the tank | 0.07 | |
     ecu-spot > throttle-spot | down to the throttle body | 0.16 | hot 150 40 rear cylinder; shakes |
     throttle-spot > vee | between the cylinders | 0.06 | hot 210 25 cylinders; shakes |
-    backbone > crank-lead | down the right down tube | 0.52 | wet; hot 170 45 crankcase |
-    throttle-spot > crank-lead | through the vee | 0.35 | hot 230 20 cylinders; shakes |
+    backbone > crank-lead | down the right down tube | 0.52 | wet; hot 170 45 crankcase | under tank
+    throttle-spot > crank-lead | through the vee | 0.35 | hot 230 20 cylinders; shakes | under tank
     crank-lead > engine | along the crankcase | 0.14 | wet; shakes |
     backbone > boss | behind the right side cover | 0.56 | hot 560 90 rear pipe |
     crank-lead > boss | along the rear pipe | 0.33 | hot 520 25 rear pipe |

@@ -1,47 +1,6 @@
 import type { RouteSheet } from './routeSheet.ts'
 
-/** Where a loom lies on the quad, the side-by-side, the snow machine and the harvester. */
-export const gorseRoutes: RouteSheet = {
-  spots: `
-    rack | Plate under the rear rack | 1.70 0.06 0.84 | place:rack-plate
-    battery-top | Battery box lid | 1.46 0.08 0.82 | place:seat-box stud:battery-negative stud:battery-positive
-    spine | Frame spine, left of the throttle body | 1.12 -0.04 0.80 |
-    body-left | Injector and throttle | 1.06 -0.05 0.74 | plug:injector plug:throttle
-    coil-rail | Coil, inside the left rail | 1.10 -0.20 0.62 | plug:coil
-    strap | Engine strap stud | 1.10 0.10 0.60 | stud:engine-strap
-    crank-lead | Lead at the generator cover | 0.98 0.20 0.48 | plug:crank
-    bars | Left of the instrument | 0.72 -0.12 1.06 | place:bar-mount
-    boss | Boss in the exhaust pipe | 1.28 -0.24 0.54 | place:pipe-boss`,
-  passages: `
-    rack > under-seat | under the seat's rear cross bar | 0.32 | pinch the seat's rear cross bar |
-    rack > under-seat | left round the cross bar | 0.46 | | via 1.58 -0.12 0.82
-    rear-rack > rack | along the rack tubes | 0.17 | wet |
-    battery-top > under-seat | over the battery box | 0.10 | |
-    under-seat > airbox | along the factory loom | 0.17 | |
-    airbox > spine | past the airbox clamp | 0.16 | shakes |
-    spine > body-left | down to the throttle body | 0.09 | shakes |
-    body-left > throttle-body | round the throttle body | 0.06 | hot 120 20 cylinder head; shakes |
-    spine > coil-rail | down the left frame rail | 0.26 | hot 260 80 exhaust bend |
-    spine > strap | down behind the starter | 0.27 | wet; shakes |
-    strap > crank-lead | below the starter | 0.21 | wet; shakes |
-    airbox > strap | down the right, behind the fan shroud | 0.28 | moving 15 fan shroud; wet |
-    crank-lead > starter-side | along the generator cover | 0.05 | wet; shakes |
-    coil-rail > frame-left | along the left rail | 0.13 | hot 420 45 exhaust pipe |
-    frame-left > boss | along the exhaust pipe | 0.19 | hot 560 60 exhaust pipe |
-    airbox > boss | down outside the left rail | 0.35 | hot 380 70 exhaust pipe; wet |
-    airbox > frame-left | between airbox and pipe | 0.43 | hot 600 15 exhaust pipe |
-    spine > steering-head | under the tank cover | 0.52 | pinch the tank cover |
-    spine > steering-head | left under the tank cover's rib | 0.58 | moving 12 throttle cable | via 0.88 -0.14 0.88
-    steering-head > bars | left of the steering post | 0.16 | | steering left`,
-  places: `
-    rack-plate | 130 90 35 | flat | 45 | some | wet
-    seat-box | 120 80 40 | flat | 50 | low | hidden; lamp
-    bar-mount | 70 70 60 | bracket | 45 | high | wet; lamp; dash
-    pipe-boss | 40 40 90 | bracket | | some | wet; for sensor`,
-  steering: '0.10, 38',
-  power: '14 | 1.6 | 2 | 8',
-}
-
+/** Where a loom lies on the side-by-side, the snow machine and the harvester. */
 export const skuaRoutes: RouteSheet = {
   spots: `
     seat-box | Beside the ECU | 1.66 0.38 0.60 | place:seat-plate plug:ecu plug:ecu-a
@@ -56,10 +15,10 @@ export const skuaRoutes: RouteSheet = {
     seat-box > battery-top | along the battery box | 0.13 | |
     battery-top > seat | in front of the battery | 0.08 | |
     seat-box > firewall | along the factory loom to the firewall | 0.40 | | free 260
-    firewall > body | through the engine cover's grommet | 0.25 | hot 160 60 engine cover | grommet 5/10/20; free 200
+    firewall > body | through the engine cover's grommet | 0.25 | hot 160 60 engine cover | grommet 5/10/20; free 200; under seats engine-lid
     body > throttle | along the intake | 0.03 | shakes |
     body > engine | down beside the engine | 0.28 | hot 600 75 exhaust manifold; wet; shakes |
-    firewall > engine | below the firewall, along the tunnel | 0.40 | wet; moving 30 belt cooling duct |
+    firewall > engine | below the firewall, along the tunnel | 0.40 | wet; moving 30 belt cooling duct | under seats engine-lid
     body > boss | down in front of the gearbox | 0.32 | hot 560 90 exhaust |
     engine > boss | along the exhaust | 0.23 | hot 680 20 exhaust |
     boss > bed | under the bed | 0.48 | hot 340 60 silencer; wet |

@@ -1,5 +1,5 @@
 import { targetKey, type AccessPlan } from '@tidy-badger/core/access'
-import { accessOf, jobTargets } from '@tidy-badger/core/jobs'
+import { accessOf, accessOptionsOf } from '@tidy-badger/core/jobs'
 import { useEffect, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { finishPlan } from '../dayClient.ts'
@@ -43,13 +43,13 @@ export function PlanNotes() {
 /** The plan finished in a worker, where a screen's own thread had to stop early. */
 function useFinished(plan: AccessPlan | null): AccessPlan | null {
   const { dossiers, state } = useJob()
-  const targets = plan && !plan.exact ? jobTargets(dossiers, state) : null
+  const targets = plan && !plan.exact ? [...plan.targets.map(({ target }) => target), ...plan.unknown] : null
   const key = targets?.map(targetKey).join(',') ?? ''
   const [made, setMade] = useState<{ key: string; plan: AccessPlan } | null>(null)
   useEffect(() => {
     if (!targets) return
     let gone = false
-    void finishPlan(dossiers.machine, targets).then((finished) => {
+    void finishPlan(dossiers.machine, targets, accessOptionsOf(dossiers, state)).then((finished) => {
       if (!gone) setMade({ key, plan: finished })
     })
     return () => {

@@ -21,6 +21,7 @@ const passageFields: TypedField<PassageRow>[] = [
   { field: 'hazards', label: 'What it meets', hint: 'hot 380 40 exhaust; pinch seat; wet', wide: 'w-72' },
   { field: 'freeMm2', label: 'Free, mm²', hint: '180', wide: 'w-20' },
   { field: 'bulkhead', label: 'Wall', hint: 'grommet 10/20/40', wide: 'w-40' },
+  { field: 'under', label: 'Under', hint: 'seat, tank', wide: 'w-36' },
   { field: 'steering', label: 'Steering', hint: '', wide: '', options: ['', 'left', 'right', 'front'] },
 ]
 
@@ -29,7 +30,7 @@ export function PassageTable({ machine }: { machine: Machine }) {
   return (
     <TypedTable
       title="Passages"
-      says="Measured along the way. Left empty, a length is taken from the points and shown as an estimate. What it meets: hot (°C, mm away, what), moving (mm, what), pinch, sharp, wet, shakes, barred."
+      says="Measured along the way. Left empty, a length is taken from the points and shown as an estimate. What it meets: hot (°C, mm away, what), moving (mm, what), pinch, sharp, wet, shakes, barred. Under: covers that are off to lay something there; left empty, those that every way to its ends takes off."
       one="passage"
       fields={passageFields}
       items={machine.passages ?? []}
