@@ -135,7 +135,7 @@ test('the yard is looked through, ordered, and a job is put away and brought bac
   await expectAccessible(page)
 })
 
-test('help by ?, settings kept on the device, single keys switched off', async ({ page }) => {
+test('help by ?, settings kept on the device, single keys switched off, US units', async ({ page, copy }) => {
   await page.goto('/')
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Help' })).toContainText('back-probe')
@@ -144,10 +144,18 @@ test('help by ?, settings kept on the device, single keys switched off', async (
   await page.getByRole('link', { name: 'Settings' }).click()
   await expect(page).toHaveTitle('Settings · Tidy Badger')
   await page.getByLabel('Dates').selectOption('2026-08-03')
+  await page.getByLabel('Units').selectOption('US')
+  await page.getByLabel('Decimals').selectOption('a comma, 12,46 V')
   await page.getByLabel(/^Single keys do things/).uncheck()
   await expectAccessible(page)
   await page.goto('/')
   await expect(page.getByText(/since 2026-\d\d-\d\d/).first()).toBeVisible()
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Help' })).toHaveCount(0)
+  // Lengths of the loom and warmth of a place, in a list, a heading and what is read out.
+  await page.goto(`/job/${await copy('demo-guide-twin')}/lay-loom`)
+  await expect(page.getByText(/\d+(,\d)? °F \(\d+ °C\)/).first()).toBeVisible()
+  await expect(page.getByText(/\d+,\d in \(\d+ mm\)/).first()).toBeVisible()
+  await expect(page.getByText(/\d\.\d/)).toHaveCount(0)
+  await expectAccessible(page)
 })

@@ -1,4 +1,5 @@
 import { expect, expectAccessible, journalOf, saved, test } from './support/fixtures.ts'
+import { pictureWithPlace } from './support/picture.ts'
 
 test('a pair on the wrong cylinder is stopped, and coils that fire together may change places', async ({
   page,
@@ -18,6 +19,24 @@ test('a pair on the wrong cylinder is stopped, and coils that fire together may 
 
   await page.getByRole('button', { name: /Coil pair 4/ }).click()
   await expect(page.getByText('Coils 1 and 4 fire together: these two branches may change places.')).toBeVisible()
+})
+
+test('a photo of the mated plug stands for the record of its end', async ({ page, app, copy }) => {
+  const id = await copy('demo-pass-rider')
+  await page.goto(`/job/${id}/hook-up?end=low-3`)
+  const before = (await journalOf(app, id)).length
+  await page
+    .getByLabel('By photo: pick or take pictures')
+    .setInputFiles({ name: 'mated.jpg', mimeType: 'image/jpeg', buffer: await pictureWithPlace(page, 400, 300) })
+  // What it stands for is written with it, and the next end is in hand.
+  await expect(page.getByRole('heading', { name: /Lower injector pair 3: injector 3 plug/ })).toHaveCount(0)
+  await saved(page)
+  const written = (await journalOf(app, id)).slice(before)
+  expect(written[0]).toMatchObject({ kind: 'photo', about: { kitEnd: 'low-3' } })
+  expect(written.slice(1).map((entry) => entry.kind)).toEqual(['connected', 'connected', 'tugged'])
+  await page.goto(`/job/${id}/hook-up?end=low-3`)
+  await page.getByRole('button', { name: /^Photo, work/ }).click()
+  await expect(page.getByRole('dialog', { name: 'Photo' })).toBeVisible()
 })
 
 test('lookalikes stand side by side with what tells them apart', async ({ page, copy }) => {

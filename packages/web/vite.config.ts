@@ -5,7 +5,7 @@ import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
   plugins: [
-    react(),
+    react({ jsxImportSource: '#figures' }),
     tailwindcss(),
     VitePWA({
       registerType: 'autoUpdate',

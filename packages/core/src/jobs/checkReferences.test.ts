@@ -27,3 +27,14 @@ describe('choices about access', () => {
     expect(checkReferences(gorseJob, entryOf({ kind: 'choice', choice, value, replaces: null }), '')).toEqual([])
   })
 })
+
+describe('photos', () => {
+  const photo = { kind: 'photo' as const, photo: 'a'.repeat(64), bytes: 1, widthPx: 1, heightPx: 1, handBack: false }
+  test.each(['kitEnd', 'cover', 'passage', 'step'] as const)('hang on a %s that is there', (field) => {
+    const known = { kitEnd: 'crank', cover: 'seat', passage: 'airbox-spine', step: 'battery-off' }
+    const about = (id: string) =>
+      checkReferences(gorseJob, entryOf({ ...photo, shows: 'work', about: { [field]: id } }), 'entries.0')
+    expect(about(known[field])).toEqual([])
+    expect(about('moon')).toMatchObject([{ code: 'unknown-reference', path: `entries.0.about.${field}` }])
+  })
+})

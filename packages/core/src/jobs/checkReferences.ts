@@ -60,6 +60,15 @@ export function checkReferences({ machine, kit }: JobDossiers, entry: NewEntry, 
     case 'tugged':
       known(kit.ends, entry.kitEnd, 'kitEnd', end)
       break
+    case 'photo': {
+      const { kitEnd, cover, passage, step } = entry.about ?? {}
+      if (kitEnd !== undefined) known(kit.ends, kitEnd, 'about.kitEnd', end)
+      if (cover !== undefined) known(machine.covers ?? [], cover, 'about.cover', `cover of the ${machine.model}`)
+      if (passage !== undefined)
+        known(machine.passages ?? [], passage, 'about.passage', `passage of the ${machine.model}`)
+      if (step !== undefined) known([...machine.steps, ...kit.steps], step, 'about.step', 'step of this job')
+      break
+    }
     case 'choice':
       problems.push(...choiceProblems({ machine, kit }, entry, path))
       break

@@ -1,3 +1,4 @@
+export { shownFigures, type FigureForm } from './shownFigures.ts'
 export { awgAreaMm2, awgDiameterMm } from './wireGauge.ts'
 export { failure, success, type Outcome, type Problem } from './result.ts'
 export { cleanText, deepestJson, findUnclean, idText, isCleanText, largestInteger, queryInteger } from './cleanValue.ts'

@@ -7,7 +7,7 @@ const sizeNames = { 100: 'usual', 112: 'larger', 125: 'largest' } as const
 
 /** How this device shows things; kept on the device. */
 export function SettingsPage() {
-  const { theme, strong, size, keys, dates, setTheme, setStrong, set } = usePreferences()
+  const { theme, strong, size, keys, dates, figures, setTheme, setStrong, set } = usePreferences()
   useEffect(() => {
     document.title = 'Settings · Tidy Badger'
   }, [])
@@ -15,7 +15,7 @@ export function SettingsPage() {
     <main id="main" className="mx-auto w-full max-w-2xl px-4 py-6 lg:px-8">
       <h1 className="mb-1 text-3xl font-bold">Settings</h1>
       <p className="mb-6 text-quiet">
-        Of this device. Figures are metric; a decimal comma and a decimal point both count.
+        Of this device. What is typed is metric, as fields say; a decimal comma and a decimal point both count.
       </p>
       <div className="flex flex-col gap-6">
         <label className="flex flex-col font-head text-xl font-bold">
@@ -56,6 +56,30 @@ export function SettingsPage() {
                 {format(new Date(2026, 7, 3), item)}
               </option>
             ))}
+          </select>
+        </label>
+        <label className="flex flex-col font-head text-xl font-bold">
+          Units
+          <select
+            className="font-text text-[16px] font-normal"
+            value={figures.units}
+            onChange={(event) => set({ figures: { ...figures, units: event.target.value === 'US' ? 'US' : 'metric' } })}
+          >
+            <option value="metric">metric</option>
+            <option value="US">US, metric in brackets</option>
+          </select>
+        </label>
+        <label className="flex flex-col font-head text-xl font-bold">
+          Decimals
+          <select
+            className="font-text text-[16px] font-normal"
+            value={figures.decimals}
+            onChange={(event) =>
+              set({ figures: { ...figures, decimals: event.target.value === 'comma' ? 'comma' : 'point' } })
+            }
+          >
+            <option value="point">a point, 12.46 V</option>
+            <option value="comma">a comma, 12,46 V</option>
           </select>
         </label>
         <label className="flex min-h-11 items-center gap-3">

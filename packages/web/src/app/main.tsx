@@ -27,6 +27,7 @@ function askToPair(error: Error): void {
 function App() {
   const theme = usePreferences((state) => state.theme)
   const strong = usePreferences((state) => state.strong)
+  const figures = usePreferences((state) => state.figures)
   useEffect(() => {
     applyTheme(theme, strong)
     const system = window.matchMedia('(prefers-color-scheme: dark)')
@@ -46,7 +47,8 @@ function App() {
       )}
     >
       <QueryClientProvider client={client}>
-        <RouterProvider router={router} />
+        {/* Figures are written when an element is made: another form makes the page anew. */}
+        <RouterProvider key={`${figures.units} ${figures.decimals}`} router={router} />
       </QueryClientProvider>
       <Toaster
         position="top-center"

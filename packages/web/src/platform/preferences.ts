@@ -1,3 +1,4 @@
+import type { FigureForm } from '@tidy-badger/core/shared'
 import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import { v4 as uuid } from 'uuid'
@@ -16,6 +17,8 @@ interface Preferences {
   /** Whether single keys do things. */
   keys: boolean
   dates: DateForm
+  /** How figures are read. */
+  figures: FigureForm
   /** Name of the person at this device; null until it is picked. */
   person: string | null
   device: string
@@ -25,7 +28,7 @@ interface Preferences {
   declinedVersions: string[]
   setTheme: (theme: Theme) => void
   setStrong: (strong: boolean) => void
-  set: (change: Partial<Pick<Preferences, 'size' | 'keys' | 'dates'>>) => void
+  set: (change: Partial<Pick<Preferences, 'size' | 'keys' | 'dates' | 'figures'>>) => void
   setPerson: (person: string, bound?: boolean) => void
   declineVersion: (key: string) => void
 }
@@ -38,6 +41,7 @@ export const usePreferences = create<Preferences>()(
       size: 100,
       keys: true,
       dates: 'd MMM yyyy',
+      figures: { units: 'metric', decimals: 'point' },
       person: null,
       device: uuid().slice(0, 8),
       bound: false,

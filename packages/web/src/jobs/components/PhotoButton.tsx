@@ -1,4 +1,4 @@
-import type { PhotoPlace, PhotoShows } from '@tidy-badger/core/jobs'
+import type { EntryBody, PhotoPlace, PhotoShows } from '@tidy-badger/core/jobs'
 import { Camera } from 'lucide-react'
 import { useState } from 'react'
 import { toast } from 'sonner'
@@ -6,25 +6,32 @@ import { keepPhoto } from '../../photos/index.ts'
 import { FileButton } from '../../ui/FileButton.tsx'
 import { useJob } from '../useJob.ts'
 
-/** Takes photos with the phone or from files and hangs them on what is in hand. */
+/** Takes photos with the phone or from files and hangs them on what is in hand. What they stand for is written with the first. */
 export function PhotoButton({
   shows,
   about,
   label = 'Photo',
   look = 'plain',
+  standsFor,
+  onKept,
 }: {
   shows: PhotoShows
   about: PhotoPlace
   label?: string
   look?: 'plain' | 'quiet' | 'dock'
+  standsFor?: readonly EntryBody[]
+  onKept?: () => void
 }) {
   const { write } = useJob()
   const [busy, setBusy] = useState(false)
   const take = async (files: File[]) => {
     setBusy(true)
+    let open = standsFor ?? []
     for (const file of files)
       try {
-        await write(await keepPhoto(file, shows, about))
+        const written = await write(await keepPhoto(file, shows, about), ...open)
+        if (written) open = []
+        if (written && file === files.at(-1)) onKept?.()
       } catch (error) {
         toast.error(`${file.name}: ${error instanceof Error ? error.message : 'it could not be kept.'}`)
       }

@@ -85,12 +85,12 @@ function Row({
         <span className="w-9 shrink-0 font-head font-bold">{tag.replace(/–.*/, '…')}</span>
         <span className="min-w-0 flex-1 leading-tight break-words">{name}</span>
         {short ? (
-          <span className="flex shrink-0 items-center gap-1 text-[15px] font-semibold text-stop">
+          <span className="flex max-w-28 shrink-0 items-center gap-1 text-right text-[15px] font-semibold text-stop">
             <OctagonAlert aria-hidden size={16} />
             {spare}
           </span>
         ) : (
-          <span className="figures shrink-0 text-[15px] text-quiet">{spare}</span>
+          <span className="figures max-w-28 shrink-0 text-right text-[15px] text-quiet">{spare}</span>
         )}
         {done && <Check aria-label="written down" size={18} strokeWidth={3} className="shrink-0" />}
       </button>

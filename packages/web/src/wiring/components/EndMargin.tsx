@@ -2,7 +2,7 @@ import { asHeading, inSentence, wireAt, wireName, type KitEnd } from '@tidy-badg
 import { joinSchoolOf } from '@tidy-badger/core/jobs'
 import { adviseJoint, connectorLookalikes, endLookalikes, targetWords, wireLookalikes } from '@tidy-badger/core/wiring'
 import { useState, type ReactNode } from 'react'
-import { useJob } from '../../jobs/index.ts'
+import { PhotoRow, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import type { EndView } from '../selectors.ts'
@@ -56,6 +56,7 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
           {asHeading(stud.place)}.
         </MarginCard>
       )}
+      <PhotoRow photos={state.photos.filter((photo) => photo.about?.kitEnd === item.end.id)} />
       {connector && (
         <MarginCard tone="data" title={asHeading(connector.place)}>
           {item.end.type === 'inline-pair'

@@ -2,7 +2,7 @@ import { inSentence } from '@tidy-badger/core/dossiers'
 import type { Tick } from '@tidy-badger/core/jobs'
 import { Check } from 'lucide-react'
 import { useRef } from 'react'
-import { useJob } from '../../jobs/index.ts'
+import { PhotoButton, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dock, KeyHint } from '../../ui/Stage.tsx'
 import { useKeys } from '../../ui/useKeys.ts'
@@ -37,11 +37,11 @@ export function TickDock({
     })
   }
   const alone = next !== undefined && (next.id === 'take-off' || next.id === 'consent')
+  const open = ticks.filter((tick) => !tick.done).map((tick) => tick.makes)
   const makeAll = () => {
     if (busy.current === 'all') return
     busy.current = 'all'
-    const open = ticks.filter((tick) => !tick.done)
-    void write(...open.map((tick) => tick.makes)).then((written) => {
+    void write(...open).then((written) => {
       if (busy.current === 'all') busy.current = null
       if (written) onNext()
     })
@@ -63,6 +63,16 @@ export function TickDock({
       }
       actions={
         <>
+          {next && !alone && (
+            <PhotoButton
+              look="dock"
+              shows="work"
+              about={{ kitEnd: item.end.id }}
+              label="By photo"
+              standsFor={open}
+              onKept={onNext}
+            />
+          )}
           <Button look="dock" onClick={onDeviate}>
             Not like this
             <KeyHint>N</KeyHint>
