@@ -55,6 +55,10 @@ export interface HandbackSheet {
   lies: string[]
   /** Taken off and not put back, and why. */
   leftOff: string[]
+  /** What steps asked to be written down. */
+  written: string[]
+  /** Steps done without what they ask for, or before their wait was over, and why. */
+  doneWithout: string[]
   /** What the owner was told, and who heard it. */
   told: string[]
   /** Photos that go with the paper. */
@@ -131,6 +135,8 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
       ({ cover, leftOff }) =>
         `${cover.name}: ${leftOff ? `${leftOff.reason} (${leftOff.by ?? 'nobody named'})` : 'still in the tray'}`,
     ),
+    written: stepsWith(dossiers, state, 'wrote'),
+    doneWithout: stepsWith(dossiers, state, 'without'),
     told: state.told.map((note) => `${note.text} Told to ${note.to}${note.by ? ` by ${note.by}` : ''}.`),
     photos: state.photos
       .filter((photo) => photo.handBack)
@@ -146,6 +152,15 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
       `${kit.model}, dossier version ${kit.version}: ${kit.source}`,
     ],
   }
+}
+
+/** Steps with what was written about them, in the order of the work. */
+function stepsWith({ machine, kit }: JobDossiers, state: JobState, what: 'wrote' | 'without'): string[] {
+  return [...machine.steps, ...kit.steps].flatMap((step) => {
+    const done = state.stepsDone[step.id]
+    const text = done?.[what]
+    return text === undefined ? [] : [`${step.text.replace(/[.:]$/, '')}: ${text}${done.by ? ` (${done.by})` : ''}`]
+  })
 }
 
 /** What a setting is; one that the unit reads off the machine has no value until somebody had it read. */

@@ -95,6 +95,20 @@ describe('hand-back sheet', () => {
     expect(sheet.unfinished.join()).not.toContain('the ignition coil is dead')
   })
 
+  test('what was written down, and what was done without, stands on the paper in the order of the work', () => {
+    const [first, second] = dossiers.machine.steps
+    const sheet = handbackSheet(
+      dossiers,
+      job,
+      replay(dossiers, [
+        { id: 'b', kind: 'step-done', step: second.id, without: 'no meter on the trail', by: 'Runa' },
+        { id: 'a', kind: 'step-done', step: first.id, wrote: 'left foot peg bent' },
+      ]),
+    )
+    expect(sheet.written).toEqual([expect.stringMatching(/: left foot peg bent$/)])
+    expect(sheet.doneWithout).toEqual([expect.stringMatching(/: no meter on the trail \(Runa\)$/)])
+  })
+
   test('carries the cautions, the way back to stock, and the source of its figures', () => {
     const sheet = handbackSheet(dossiers, job, replay(dossiers, entries))
     expect(sheet.returnToStock).toEqual(dossiers.kit.returnToStock)

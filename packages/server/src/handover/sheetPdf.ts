@@ -55,6 +55,8 @@ export async function sheetPdf(
       ...list('Done for good', sheet.forGood),
       ...list('Left by earlier fitters', sheet.earlierWork),
       ...list('Built otherwise than planned', sheet.differences),
+      ...list('Written down', sheet.written),
+      ...list('Done without what was asked', sheet.doneWithout),
       ...list('Not back on', sheet.leftOff),
       ...list('Where it lies', sheet.lies),
       ...list('Told to the owner', sheet.told),

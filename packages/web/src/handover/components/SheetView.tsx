@@ -10,6 +10,8 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
     ['Done for good', sheet.forGood],
     ['Left by earlier fitters', sheet.earlierWork],
     ['Built otherwise than planned', sheet.differences],
+    ['Written down', sheet.written],
+    ['Done without what was asked', sheet.doneWithout],
     ['Not back on', sheet.leftOff],
     ['Where it lies', sheet.lies],
     ['Told to the owner', sheet.told],
