@@ -83,8 +83,12 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
     ...openStops(findings).map((finding) => `Stop: ${finding.reason}`),
     ...findings.filter((finding) => finding.severity === 'fix').map((finding) => finding.reason),
     ...progress
-      .filter((item) => !item.done && item.station !== 'hand-back')
-      .map((item) => `Not done: ${item.station.replace('-', ' ')}.`),
+      .filter((item) => !item.done && (item.station !== 'hand-back' || item.reopened !== undefined))
+      .map((item) =>
+        item.reopened === undefined
+          ? `Not done: ${item.station.replace('-', ' ')}.`
+          : `Reopened: ${item.station.replace('-', ' ')}. ${item.reopened}`,
+      ),
   ]
   const people = [...state.connections, ...Object.values(state.stepsDone), ...state.readings, ...state.trim.revisions]
   return {

@@ -13,7 +13,9 @@ export function applyEntry(state: JobState, entry: NewEntry, dossiers: JobDossie
       state.notes.push({ entry: entry.id, by: entry.by, at: entry.at, text: entry.text, about: entry.about })
       return null
     case 'step-done': {
-      state.stepsDone[entry.step] ??= {
+      // A tick made twice changes nothing, the battery's state least of all.
+      if (entry.step in state.stepsDone) return null
+      state.stepsDone[entry.step] = {
         ...done,
         ...(entry.wrote === undefined ? {} : { wrote: entry.wrote }),
         ...(entry.without === undefined ? {} : { without: entry.without }),

@@ -81,7 +81,14 @@ export {
 } from './routeChoices.ts'
 export { groundCard, lockCard } from './routeFindings.ts'
 export { planOf } from './planOf.ts'
-export { stationNow, stationProgress, type StationProgress } from './stationProgress.ts'
+export {
+  isStationDone,
+  stationBars,
+  stationNow,
+  stationProgress,
+  type StationBar,
+  type StationProgress,
+} from './stationProgress.ts'
 export { timeReport, type TimeReport, type TimeRow } from './timeReport.ts'
 export { timersOf, type RunningTimer } from './timers.ts'
 export { trayBars, trayOf, type TrayItem } from './tray.ts'

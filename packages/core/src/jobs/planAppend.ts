@@ -1,11 +1,11 @@
 import { contentHash, type Problem } from '../shared/index.ts'
 import { applyEntry } from './applyEntry.ts'
 import { checkReferences } from './checkReferences.ts'
-import { gatedStations, jobFindings, openStops } from './jobFindings.ts'
+import { jobFindings } from './jobFindings.ts'
 import type { JobDossiers, JobState, JournalEntry, NewEntry } from './model.ts'
 import { replay, voidedEntries } from './replay.ts'
+import { stationBars } from './stationProgress.ts'
 import { openAsks, openWait, reasonAsked, reasonIsGiven, stepAsks } from './stepAsks.ts'
-import { trayBars } from './tray.ts'
 import { trimBasis } from './trimBasis.ts'
 
 export type AppendPlan =
@@ -151,14 +151,10 @@ function refuse(working: Working, entry: NewEntry, path: string): AppendPlan | n
     if (!target) return unknown('unknown-reference', `${path}.undoes`, `There is no entry "${entry.undoes}" to undo.`)
     if (voidedOf(working).has(target.id)) return conflict('stale-base', path, 'It was undone already.')
   }
-  if (entry.kind === 'station-done' && gatedStations.includes(entry.station)) {
-    const stops = openStops(jobFindings(dossiers, stateOf(working)))
-    if (stops.length > 0)
-      return {
-        kind: 'conflict',
-        problems: stops.map((stop) => ({ code: 'stop-open', path, message: `${stop.reason} ${stop.remedy}` })),
-      }
-  }
+  const bars = entry.kind === 'station-done' ? stationBars(dossiers, stateOf(working), entry.station) : []
+  const stops = bars.filter((bar) => bar.code === 'stop-open')
+  if (stops.length > 0)
+    return { kind: 'conflict', problems: stops.map(({ code, says }) => ({ code, path, message: says })) }
   if (entry.kind === 'step-done') {
     const step = [...dossiers.machine.steps, ...dossiers.kit.steps].find((item) => item.id === entry.step)
     const asks = step && stepAsks(stateOf(working), step, entry)
@@ -193,10 +189,8 @@ function refuse(working: Working, entry: NewEntry, path: string): AppendPlan | n
         `Nothing is written down yet for ${open.map((step) => step.reading?.quantity ?? step.asks?.words ?? step.id).join('; ')}.`,
       )
   }
-  if (entry.kind === 'station-done') {
-    const why = trayBars(dossiers, stateOf(working), entry.station)
-    if (why !== null) return conflict('tray-not-empty', path, why)
-  }
+  const [tray] = bars
+  if (tray) return conflict(tray.code, path, tray.says)
   if (
     entry.kind === 'stop-lifted' &&
     !jobFindings(dossiers, stateOf(working)).some((finding) => finding.key === entry.finding)

@@ -49,9 +49,9 @@ test('the lead is joined in the way that suits wire and place', () => {
 })
 
 test('the station where one is, is the first that is not done', () => {
-  expect(stationNow(replay(gorseJob, []))).toBe('take-in')
+  expect(stationNow(gorseJob, replay(gorseJob, []))).toBe('take-in')
   const state = replay(gorseJob, asJournal([entryOf({ kind: 'station-done', station: 'take-in' })]))
-  expect(stationNow(state)).toBe('check-kit')
+  expect(stationNow(gorseJob, state)).toBe('check-kit')
 })
 
 const ticksFor = (kitEnd: string, ...entries: NewEntry[]) => {

@@ -1,5 +1,7 @@
 import { stations, type Station } from '../dossiers/index.ts'
+import { gatedStations, jobFindings, openStops } from './jobFindings.ts'
 import type { JobDossiers, JobState } from './model.ts'
+import { trayBars } from './tray.ts'
 import { workOf } from './workItems.ts'
 
 export interface StationProgress {
@@ -8,20 +10,53 @@ export interface StationProgress {
   made: number
   wanted: number
   done: boolean
+  /** It was done, and is open again: why. */
+  reopened?: string
 }
 
-/** How far each station is, in working order. */
+/** What bars a station from being done, at the moment it is written down and as long as it is to count. */
+export interface StationBar {
+  code: 'stop-open' | 'tray-not-empty'
+  says: string
+}
+
+/** Open stops before the engine runs and the machine leaves, and what is still in the tray. */
+export function stationBars(dossiers: JobDossiers, state: JobState, station: Station): StationBar[] {
+  const stops = gatedStations.includes(station) ? openStops(jobFindings(dossiers, state)) : []
+  const tray = trayBars(dossiers, state, station)
+  return [
+    ...stops.map(({ reason, remedy }): StationBar => ({ code: 'stop-open', says: `${reason} ${remedy}` })),
+    ...(tray === null ? [] : [{ code: 'tray-not-empty' as const, says: tray }]),
+  ]
+}
+
+/** How far each station is, in working order. What was done and is barred now is open again, whatever came after it. */
 export function stationProgress(dossiers: JobDossiers, state: JobState): StationProgress[] {
   return stations.map((station) => ({
     station,
     ...count(dossiers, state, station),
-    done: station in state.stationsDone,
+    ...standing(dossiers, state, station),
   }))
 }
 
+/** Whether a station is done and still counts as done. */
+export function isStationDone(dossiers: JobDossiers, state: JobState, station: Station): boolean {
+  return standing(dossiers, state, station).done
+}
+
 /** The first station that is not done; the last when all are. */
-export function stationNow(state: JobState): Station {
-  return stations.find((station) => !(station in state.stationsDone)) ?? 'hand-back'
+export function stationNow(dossiers: JobDossiers, state: JobState): Station {
+  return stations.find((station) => !isStationDone(dossiers, state, station)) ?? 'hand-back'
+}
+
+function standing(
+  dossiers: JobDossiers,
+  state: JobState,
+  station: Station,
+): Pick<StationProgress, 'done' | 'reopened'> {
+  if (!(station in state.stationsDone)) return { done: false }
+  const [bar] = stationBars(dossiers, state, station)
+  return bar ? { done: false, reopened: bar.says } : { done: true }
 }
 
 function count(dossiers: JobDossiers, state: JobState, station: Station): { made: number; wanted: number } {

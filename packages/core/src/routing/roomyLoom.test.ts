@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import type { Passage } from '../dossiers/index.ts'
 import { seededRandom } from '../shared/index.ts'
 import { bundleAreaMm2 } from './bundles.ts'
 import { prepareLoom, roomyLoom } from './layLoom.ts'
@@ -19,7 +20,7 @@ function narrowCase(seed: number) {
   const random = seededRandom(seed + 1000)
   const wires = ends.map((end) => end.areasMm2)
   const narrow = [1, 2, 3].map((count) => Math.ceil(bundleAreaMm2(wires.slice(0, count).flat()) + 1))
-  const passages = (machine.passages ?? []).map(({ freeMm2: _, ...passage }) =>
+  const passages: Passage[] = (machine.passages ?? []).map(({ freeMm2: _, ...passage }) =>
     random.uniform() < 0.6 ? { ...passage, freeMm2: narrow[Math.floor(random.uniform() * 3)] } : passage,
   )
   return { machine: { ...machine, passages }, kit, ends }

@@ -1,4 +1,5 @@
 import {
+  isStationDone,
   stationNow,
   jobFindings,
   measuredMinutes,
@@ -10,7 +11,7 @@ import {
 import type { Station } from '@tidy-badger/core/dossiers'
 
 /** Counted up when `judgeJob` says something else for the same journal; stored judgements are then made anew. */
-export const judgementVersion = 2
+export const judgementVersion = 3
 
 /** What follows from a journal for the yard's list and for the learning of times. */
 export interface Judged {
@@ -38,13 +39,13 @@ export function judgeJob(
   state: JobState,
 ): Judged {
   const { machine, kit } = dossiers
-  const finished = 'hand-back' in state.stationsDone
+  const finished = isStationDone(dossiers, state, 'hand-back')
   return {
     ...refs,
     machineName: `${machine.maker} ${machine.model}`,
     kitName: `${kit.maker} ${kit.model}`,
     changedAt: journal.at(-1)?.receivedAt ?? null,
-    station: stationNow(state),
+    station: stationNow(dossiers, state),
     finished,
     connected: new Set(state.connections.map((made) => made.kitEnd)).size,
     ends: kit.ends.length,

@@ -11,12 +11,12 @@ import { useKeys } from '../ui/useKeys.ts'
 import { SheetView } from './components/SheetView.tsx'
 
 export function HandBackPage() {
-  const { dossiers, job, state, stops } = useJob()
+  const { dossiers, job, state, stops, progress } = useJob()
   const sheet = handbackSheet(dossiers, job, state)
   const items = workOf(dossiers, state, 'hand-back')
   const steps = items.flatMap((item) => (item.kind === 'step' ? [item.step] : []))
   const open = items.filter((item) => !item.done)
-  const finished = 'hand-back' in state.stationsDone
+  const finished = progress.some((item) => item.station === 'hand-back' && item.done)
   useKeys({ p: () => window.print() })
   return (
     <Stage

@@ -8,6 +8,7 @@ import { useKeys } from '../ui/useKeys.ts'
 import { JournalSheet } from './components/JournalSheet.tsx'
 import { TimerChips } from './components/TimerChips.tsx'
 import { NewerNotice } from './components/NewerNotice.tsx'
+import { ReopenedNotice } from './components/ReopenedNotice.tsx'
 import { RefusedNotice } from './components/RefusedNotice.tsx'
 import { listen, openJournal, useJournal } from './journalStore.ts'
 import { JobContext, useJob, useJobView, type JobView } from './useJob.ts'
@@ -54,6 +55,7 @@ export function JobLayout({ tools }: { tools?: ReactNode }) {
         <div className="print-flow flex min-h-0 min-w-0 flex-1 flex-col">
           <JobHeader view={shown} tools={tools} />
           <RefusedNotice />
+          <ReopenedNotice view={shown} />
           <NewerNotice />
           <main className="print-flow flex min-h-0 flex-1 flex-col">
             <Outlet />
@@ -113,10 +115,12 @@ function SpineLink({ station, view }: { station: Station; view: JobView }) {
         <>
           <span
             aria-hidden
-            className={`size-3 shrink-0 rounded-full border-2 ${blocked ? 'rounded-none border-stop bg-stop' : item?.done ? 'border-current bg-current' : isActive ? 'border-[4px] border-ink' : 'border-current'}`}
+            className={`size-3 shrink-0 rounded-full border-2 ${blocked ? 'rounded-none border-stop bg-stop' : item?.reopened ? 'border-lamp bg-transparent ring-2 ring-lamp' : item?.done ? 'border-current bg-current' : isActive ? 'border-[4px] border-ink' : 'border-current'}`}
           />
           {stationNames[station]}
-          <span className="sr-only">{blocked ? ', stopped' : item?.done ? ', done' : ''}</span>
+          <span className="sr-only">
+            {blocked ? ', stopped' : item?.reopened ? ', open again' : item?.done ? ', done' : ''}
+          </span>
         </>
       )}
     </NavLink>

@@ -9,8 +9,8 @@ import { entryWords } from '../words.ts'
 
 /** A dossier of this job has a newer version: what it changes, and what it would cost to take it. */
 export function NewerNotice() {
-  const { job, state } = useJob()
-  const finished = 'hand-back' in state.stationsDone
+  const { job, progress } = useJob()
+  const finished = progress.some((item) => item.station === 'hand-back' && item.done)
   const newer = useQuery({
     enabled: !finished,
     queryKey: ['newer', job.id, job.machine.hash, job.kit.hash],

@@ -1,5 +1,6 @@
 import { stations, type Station } from '@tidy-badger/core/dossiers'
 import { useNavigate } from 'react-router'
+import { toast } from 'sonner'
 import { Button } from '../../ui/Button.tsx'
 import { KeyHint } from '../../ui/Stage.tsx'
 import { useKeys } from '../../ui/useKeys.ts'
@@ -8,10 +9,15 @@ import { stationNames } from '../words.ts'
 
 /** Closes a station and goes on to the next. The main button of the dock when nothing is left to tick. */
 export function StationDoneButton({ station }: { station: Station }) {
-  const { state, write, job } = useJob()
+  const { state, write, job, progress } = useJob()
   const navigate = useNavigate()
   const next = stations[stations.indexOf(station) + 1]
+  const reopened = progress.find((item) => item.station === station)?.reopened
   const go = async () => {
+    if (reopened) {
+      toast.error(reopened)
+      return
+    }
     if (!(station in state.stationsDone) && !(await write({ kind: 'station-done', station }))) return
     if (next) await navigate(`/job/${job.id}/${next}`)
   }
