@@ -1,13 +1,12 @@
 import { cruise, type ICruiseResult } from 'dependency-cruiser'
 import { mkdir, rm, writeFile } from 'node:fs/promises'
-import { createRequire } from 'node:module'
 import { readdirSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { importRules as config } from './importRules.ts'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 process.chdir(root)
-const config = createRequire(import.meta.url)('../.dependency-cruiser.cjs')
 
 async function look(): Promise<ICruiseResult> {
   const { output } = await cruise(['packages'], {
@@ -30,6 +29,7 @@ const planted: [string, string, string][] = [
   ['below-knows-no-capability', 'packages/web/src/ui/planted7.ts', "import '../jobs/index.ts'"],
   ['cases-only-in-tests', 'packages/core/src/wiring/planted8.ts', "import './gorseCase.ts'"],
   ['sql-only-in-repositories', 'packages/server/src/jobs/planted9.ts', "import 'drizzle-orm'"],
+  ['front-door-only', 'packages/server/src/demo/planted11.ts', "import '../pairing/authGuard.ts'"],
   ['core-has-no-interface', 'packages/core/src/wiring/planted10.ts', "import 'fastify'"],
 ]
 

@@ -10,6 +10,7 @@ import { existsSync } from 'node:fs'
 import { z } from 'zod'
 import { accessPlugin } from './access/index.ts'
 import { backupPlugin, backupService, startHousekeeping, type BackupService } from './backup/index.ts'
+import { circuitPlugin } from './circuit/index.ts'
 import { dossierService, dossiersPlugin, type Seeded } from './dossiers/index.ts'
 import { electricalPlugin } from './electrical/index.ts'
 import { fuelTrimPlugin } from './fuel-trim/index.ts'
@@ -174,6 +175,7 @@ export async function buildApp(deps: AppDeps): Promise<App> {
   await server.register(accessPlugin(deps, dossiers, jobs))
   await server.register(photosPlugin(deps))
   await server.register(electricalPlugin)
+  await server.register(circuitPlugin(deps, dossiers))
   await server.register(routingPlugin(deps, dossiers, jobs))
   await server.register(pairingPlugin(pairing, deps))
   await server.register(wiringPlugin(wiring, dossiers, jobs))

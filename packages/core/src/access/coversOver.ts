@@ -1,13 +1,6 @@
 import type { AccessWay, CoverId, Machine, Passage } from '../dossiers/index.ts'
 import { findTarget, waysTo } from './compileAccess.ts'
 
-/** What lies over a passage of the loom, and which one it is. */
-export interface CoverOver {
-  cover: CoverId
-  /** Said where the cover is: what is laid behind it. */
-  what: string
-}
-
 /**
  * Covers that are off while something is laid in a passage: those written down for it, else what no way to its ends leaves on.
  * Covers that must be off before these are not in it.

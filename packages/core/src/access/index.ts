@@ -2,12 +2,13 @@ export { accessGaps, type AccessGap } from './accessGaps.ts'
 export { bodyView, viewRimM, type BodyView, type View } from './bodyView.ts'
 export { bodyOutline, type BodyOutline, type DrawnPoint, type DrawnWheel } from './bodyOutline.ts'
 export { findTarget, readTargets, targetKey, toolsOf, waysTo } from './compileAccess.ts'
-export { coversOver, type CoverOver } from './coversOver.ts'
+export { coversOver } from './coversOver.ts'
 export type {
   AccessOptions,
   AccessPlan,
   AccessTarget,
   Closing,
+  CoverOver,
   KnownMinutes,
   OrderBreak,
   PlannedTarget,

@@ -1,5 +1,4 @@
 import type { AccessWay, Cover, CoverId, Minutes } from '../dossiers/index.ts'
-import type { CoverOver } from './coversOver.ts'
 
 export type TargetKind = 'connector' | 'stud' | 'place'
 
@@ -13,6 +12,13 @@ export interface AccessTarget {
 
 /** What other jobs taught: minutes by `off.<cover>`, `on.<cover>` and `way.<way>`. */
 export type KnownMinutes = ReadonlyMap<string, Minutes>
+
+/** A cover that lies over a passage of the loom. */
+export interface CoverOver {
+  cover: CoverId
+  /** Said where the cover is: what is laid behind it. */
+  what: string
+}
 
 export interface AccessOptions {
   people?: 1 | 2

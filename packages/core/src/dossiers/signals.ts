@@ -79,6 +79,17 @@ export const signalRoles = [
 ] as const
 export type SignalRole = (typeof signalRoles)[number]
 
+/** Purposes of a supply that is not live with the key alone: switched by hand, by a relay, or only when it is wanted. */
+export const wantedSupplies: readonly SignalRole[] = [
+  'brake-lamp',
+  'beam',
+  'indicator',
+  'horn',
+  'fan',
+  'glow',
+  'air-conditioning',
+]
+
 /** What a circuit is, or what a line of a kit wants: cylinder, injector row and pedal track tell like from like. */
 export interface SignalSort {
   signal: SignalKind

@@ -1,4 +1,5 @@
 export { checkWiring, type CheckContext } from './checkWiring.ts'
+export { connectionProblems } from './connectionProblems.ts'
 export { endLookalikes, type EndLookalike } from './endLookalikes.ts'
 export { adviseJoint, joinSchools, methodsFor, type JoinAdvice, type JoinSchool } from './joinMethods.ts'
 export { currentOf, isHighVoltage, judgeFeed, relayCoilA, type PlaceVerdict } from './judgePlace.ts'

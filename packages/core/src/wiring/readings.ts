@@ -1,4 +1,11 @@
-import { machineIndex, type Machine, type MeterReading, type MeterState, type Net } from '../dossiers/index.ts'
+import {
+  machineIndex,
+  wantedSupplies,
+  type Machine,
+  type MeterReading,
+  type MeterState,
+  type Net,
+} from '../dossiers/index.ts'
 
 const v = (state: MeterState, low: number, high: number): MeterReading => ({ state, unit: 'V', low, high })
 
@@ -48,11 +55,12 @@ function standardReadings(machine: Machine, net: Net): MeterReading[] {
     case 'supply-always':
       return [v('key off', ...rest)]
     case 'supply-switched':
-      return role === 'brake-lamp'
+      // What is live only when it is wanted reads one or the other: no reading tells whether it is in order.
+      return wantedSupplies.includes(role)
         ? []
         : [
             v('key off', 0, 0.2),
-            v('key on', 11.8, Math.max(12.9, rest[1])),
+            ...(role === 'fuel-pump' ? [] : [v('key on', 11.8, Math.max(12.9, rest[1]))]),
             v('idling', chargingV(machine)[0], charged),
           ]
     case 'reference-5v':

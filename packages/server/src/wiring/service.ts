@@ -1,5 +1,5 @@
-import { contentHash, type Problem } from '@tidy-badger/core/shared'
-import type { Connection, Erratum, Finding } from '@tidy-badger/core/wiring'
+import { contentHash } from '@tidy-badger/core/shared'
+import { connectionProblems, type Connection, type Erratum, type Finding } from '@tidy-badger/core/wiring'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
 import { isHeavy, type JobService } from '../jobs/index.ts'
 import { Refusal, refusal } from '../platform/errors.ts'
@@ -55,25 +55,7 @@ export function wiringService(deps: AppDeps, dossiers: DossierService, jobs: Job
     async check(asked: { machine: DossierAsked; kit: DossierAsked; connections: readonly Connection[] }) {
       const { document: machine } = await dossiers.machine(asked.machine)
       const { document: kit } = await dossiers.kit(asked.kit)
-      const ends = new Set<string>(kit.ends.map((end) => end.id))
-      const sockets = new Set<string>(kit.sockets?.map((socket) => socket.id))
-      const problems = asked.connections.flatMap(({ kitEnd, to }, i): Problem[] => {
-        const at = `connections.${i}`
-        const say = (field: string, message: string): Problem[] => [
-          { code: 'unknown-reference', path: `${at}.${field}`, message },
-        ]
-        if (!ends.has(kitEnd)) return say('kitEnd', `"${kitEnd}" is no end of the ${kit.model} loom.`)
-        if ('kitEnd' in to && !ends.has(to.kitEnd) && !sockets.has(to.kitEnd))
-          return say('to.kitEnd', `"${to.kitEnd}" is no end or socket of the ${kit.model} kit.`)
-        if ('stud' in to && !machine.studs.some((stud) => stud.id === to.stud))
-          return say('to.stud', `"${to.stud}" is no stud of the ${machine.model}.`)
-        if (!('connector' in to)) return []
-        const plug = machine.connectors.find((connector) => connector.id === to.connector)
-        if (!plug) return say('to.connector', `"${to.connector}" is no plug of the ${machine.model}.`)
-        if ('cavity' in to && !plug.cavities.some((cavity) => cavity.number === to.cavity))
-          return say('to.cavity', `${plug.name} has no cavity ${to.cavity}.`)
-        return []
-      })
+      const problems = connectionProblems(machine, [kit], asked.connections)
       if (problems.length > 0) throw new Refusal('unprocessable', ...problems)
       const task: CheckTask = {
         machine,

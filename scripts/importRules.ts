@@ -1,8 +1,20 @@
 /** Which room may reach into which. Checked by scripts/checkDeps.ts, which also proves that the rules bite. */
-const capabilities =
-  'dossiers|jobs|wiring|access|routing|electrical|scheduling|setup|fuel-trim|engine-sim|devices|proving|diagnosis|handover|photos|pairing|backup|yard'
+import type { ICruiseOptions, IForbiddenRuleType } from 'dependency-cruiser'
+import { readdirSync } from 'node:fs'
 
-module.exports = {
+/** Every folder of a package is a capability, but for those that stand below them or put them together. */
+const noCapability = ['shared', 'platform', 'ui', 'app', 'shipped']
+const capabilities = [
+  ...new Set(
+    ['core', 'server', 'web'].flatMap((name) =>
+      readdirSync(new URL(`../packages/${name}/src`, import.meta.url), { withFileTypes: true })
+        .filter((entry) => entry.isDirectory() && !noCapability.includes(entry.name))
+        .map((entry) => entry.name),
+    ),
+  ),
+].join('|')
+
+export const importRules: { forbidden: IForbiddenRuleType[]; options: ICruiseOptions } = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
     {

@@ -1,0 +1,105 @@
+import type { Machine } from '../dossiers/index.ts'
+import { drawControlUnits } from './controlUnits.ts'
+import { drawDevices } from './deviceParts.ts'
+import { devicePin, ground, leadNode, loomPin, newDrawing, spliceNode, studNode, type Drawing } from './drawNetwork.ts'
+import { drawKits, parted } from './kitParts.ts'
+import { drawLoom, type Drawn } from './machineParts.ts'
+import type { CircuitOptions, CircuitReading, FittedKit, ProbePlace } from './model.ts'
+import { solveNodal, type Network } from './solveNodal.ts'
+
+/** Machine, kits and what joins them as one circuit, in one state, solved. */
+export interface Circuit {
+  state: CircuitOptions['state']
+  nodes: number
+  /** What a meter shows between two probes. */
+  reading: (red: ProbePlace, black: ProbePlace) => CircuitReading
+}
+
+/** Control units wake, sensors speak, modules answer: so many passes until what one says has come through to all. */
+const passes = 6
+const settledVolts = 1e-4
+
+/**
+ * The circuit of a machine with the kits as they are joined.
+ * @throws where a probe or a fault names something that is not there (`circuitProblems` says so first)
+ */
+export function buildCircuit(
+  machine: Machine,
+  fitted: readonly FittedKit[],
+  { state, faults = [] }: CircuitOptions,
+): Circuit {
+  const apart = parted(fitted)
+  let solved = solve(newDrawing())
+  for (let pass = 0; pass < passes; pass++) {
+    const draw = newDrawing()
+    const { between } = solved
+    const drawn: Drawn = { machine, draw, state, faults, ...apart, before: (plus, minus) => between(plus, minus) ?? 0 }
+    draw.node(ground)
+    drawLoom(drawn)
+    drawDevices(drawn)
+    drawControlUnits(drawn)
+    drawKits(drawn, fitted)
+    for (const fault of faults)
+      if (fault.kind === 'touch') draw.resistor(probeNode(fitted, fault.from), probeNode(fitted, fault.to), fault.ohms)
+    const next = solve(draw)
+    const moved = Math.max(0, ...draw.names().map((name) => Math.abs((next.of(name) ?? 0) - (solved.of(name) ?? 0))))
+    solved = next
+    if (moved < settledVolts) break
+  }
+  const { draw, network } = solved
+  return {
+    state,
+    nodes: network.nodes,
+    reading: (red, black) => {
+      const [a, b] = [probeNode(fitted, red), probeNode(fitted, black)]
+      if (!draw.has(a) || !draw.has(b)) throw new Error(`circuit: "${draw.has(a) ? b : a}" is not in this circuit`)
+      if (state === 'battery off') return ohmsBetween(network, draw.node(a), draw.node(b))
+      const volts = solved.between(a, b)
+      return volts === null ? floating : { kind: 'volts', volts, floating: false }
+    },
+  }
+}
+
+const floating: CircuitReading = { kind: 'floating', floating: true }
+
+/** An ohmmeter lets a known current in and reads the volts. */
+function ohmsBetween(network: Network, red: number, black: number): CircuitReading {
+  if (red === black) return { kind: 'ohms', ohms: 0, floating: false }
+  const { volts, island } = solveNodal({ ...network, currents: [{ node: red, amps: 1 }] }, black)
+  return island[red] === island[black] ? { kind: 'ohms', ohms: volts[red], floating: false } : floating
+}
+
+interface Solved {
+  draw: Drawing
+  network: Network
+  /** Against the reference of its island; null: no such node. */
+  of: (name: string) => number | null
+  /** Null where no way leads from one to the other. */
+  between: (plus: string, minus: string) => number | null
+}
+
+function solve(draw: Drawing): Solved {
+  const network = draw.network()
+  const none = { volts: new Float64Array(), island: new Int32Array() }
+  const { volts, island } = network.nodes === 0 ? none : solveNodal(network, draw.node(ground))
+  const of = (name: string) => (draw.has(name) ? volts[draw.node(name)] : null)
+  return {
+    draw,
+    network,
+    of,
+    between: (plus, minus) => {
+      const [a, b] = [of(plus), of(minus)]
+      return a === null || b === null || island[draw.node(plus)] !== island[draw.node(minus)] ? null : a - b
+    },
+  }
+}
+
+function probeNode(fitted: readonly FittedKit[], place: ProbePlace): string {
+  if ('stud' in place) return studNode(place.stud)
+  if ('splice' in place) return spliceNode(place.splice)
+  if ('kitEnd' in place) {
+    const kit = place.kit ?? fitted.find((item) => item.kit.ends.some((end) => end.id === place.kitEnd))?.kit.id
+    return leadNode(kit ?? '', place.kitEnd)
+  }
+  return place.half === 'device' ? devicePin(place.connector, place.cavity) : loomPin(place.connector, place.cavity)
+}

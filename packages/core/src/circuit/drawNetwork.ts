@@ -1,0 +1,54 @@
+import type { Network } from './solveNodal.ts'
+
+/** A network under construction, its nodes known by name. A name met for the first time is a node. */
+export interface Drawing {
+  node: (name: string) => number
+  has: (name: string) => boolean
+  /** A resistor; an open one is none at all. */
+  resistor: (a: string, b: string, ohms: number | null) => void
+  /** A voltage of `plus` over `minus` behind its own resistance. */
+  source: (plus: string, minus: string, volts: number, ohms: number) => void
+  network: () => Network
+  names: () => readonly string[]
+}
+
+/** Contacts are never perfect: less than this is not told apart. */
+const leastOhms = 1e-4
+
+export function newDrawing(): Drawing {
+  const byName = new Map<string, number>()
+  const conductances: { a: number; b: number; siemens: number }[] = []
+  const currents: { node: number; amps: number }[] = []
+  const node = (name: string) => {
+    const known = byName.get(name)
+    if (known !== undefined) return known
+    byName.set(name, byName.size)
+    return byName.size - 1
+  }
+  const resistor: Drawing['resistor'] = (a, b, ohms) => {
+    const [from, to] = [node(a), node(b)]
+    if (ohms !== null && from !== to) conductances.push({ a: from, b: to, siemens: 1 / Math.max(leastOhms, ohms) })
+  }
+  return {
+    node,
+    has: (name) => byName.has(name),
+    resistor,
+    source: (plus, minus, volts, ohms) => {
+      resistor(plus, minus, ohms)
+      const amps = volts / Math.max(leastOhms, ohms)
+      currents.push({ node: node(plus), amps }, { node: node(minus), amps: -amps })
+    },
+    network: () => ({ nodes: byName.size, conductances, currents }),
+    names: () => [...byName.keys()],
+  }
+}
+
+/** Names of nodes: the loom's terminal of a cavity, the wire at it, the device's own pin, studs, splices. */
+export const loomPin = (connector: string, cavity: number) => `loom ${connector} ${cavity}`
+export const wireAtPin = (connector: string, cavity: number) => `wire ${connector} ${cavity}`
+export const devicePin = (connector: string, cavity: number) => `device ${connector} ${cavity}`
+export const studNode = (stud: string) => `stud ${stud}`
+export const spliceNode = (splice: string) => `splice ${splice}`
+export const leadNode = (kit: string, kitEnd: string) => `lead ${kit} ${kitEnd}`
+/** Battery negative, against which everything is measured. */
+export const ground = 'ground'
