@@ -36,41 +36,49 @@ const colours = [
   'wh/bk',
 ]
 
+/** A keyboard that counts. */
+function keyboardOf(page: Page) {
+  let pressed = 0
+  return {
+    pressed: () => pressed,
+    async type(text: string) {
+      pressed += text.length
+      await page.keyboard.type(text, { delay: 15 })
+    },
+    async press(key: string) {
+      pressed++
+      await page.keyboard.press(key)
+    },
+  }
+}
+
 test('a plug of 24 cavities is entered by keyboard alone in under two minutes', async ({ page }) => {
   await newMachine(page, 'Sledge 24')
-  const start = Date.now()
+  const hand = keyboardOf(page)
   await page.getByLabel('Name').focus()
-  await page.keyboard.type('ECU plug', { delay: 60 })
-  await page.keyboard.press('Tab')
-  await page.keyboard.type('24', { delay: 60 })
-  await page.keyboard.press('Tab')
-  await page.keyboard.type('2', { delay: 60 })
-  await page.keyboard.press('Enter')
+  await hand.type('ECU plug')
+  await hand.press('Tab')
+  await hand.type('24')
+  await hand.press('Tab')
+  await hand.type('2')
+  await hand.press('Enter')
   await expect(page.getByLabel('Colour of cavity 24')).toBeVisible()
   // From the new plug to the first cavity: the wire grid follows in the order of the keys.
-  for (
-    let i = 0;
-    i < 12 &&
-    !(await page
-      .getByLabel('Colour of cavity 1', { exact: true })
-      .evaluate((element) => element === document.activeElement));
-    i++
-  )
-    await page.keyboard.press('Tab')
-  await expect(page.getByLabel('Colour of cavity 1', { exact: true })).toBeFocused()
+  const first = page.getByLabel('Colour of cavity 1', { exact: true })
+  for (let i = 0; i < 12 && !(await first.evaluate((element) => element === document.activeElement)); i++)
+    await hand.press('Tab')
+  await expect(first).toBeFocused()
   for (const [i, colour] of colours.entries()) {
-    await page.keyboard.type(colour, { delay: 60 })
-    await page.keyboard.press('Tab')
-    await page.keyboard.type(`Line ${i + 1}`, { delay: 60 })
-    await page.keyboard.press('Enter')
+    await hand.type(colour)
+    await hand.press('Tab')
+    await hand.type(`Line ${i + 1}`)
+    await hand.press('Enter')
   }
-  const seconds = (Date.now() - start) / 1000
   await expect(page.getByText('24 wires in 1 plug so far.')).toBeVisible()
   await expect(page.getByText('grey with violet stripe')).toBeVisible()
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
-  test.info().annotations.push({ type: 'seconds for 24 cavities', description: seconds.toFixed(1) })
-  console.log(`24 cavities by keyboard: ${seconds.toFixed(1)} s`)
-  expect(seconds).toBeLessThan(120)
+  // Two minutes at four keys a second, whatever machine this runs on.
+  expect(hand.pressed()).toBeLessThan(480)
   await page.reload()
   await expect(page.getByLabel('Colour of cavity 24')).toHaveValue('white/black')
   await expectAccessible(page)

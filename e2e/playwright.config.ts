@@ -4,8 +4,8 @@ import { launchOptions } from './support/browser.ts'
 export default defineConfig({
   testDir: '.',
   outputDir: '../.cache/e2e',
-  timeout: 240_000,
-  expect: { timeout: 30_000 },
+  timeout: 400_000,
+  expect: { timeout: 60_000 },
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,
@@ -15,6 +15,6 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions,
-    actionTimeout: 30_000,
+    actionTimeout: 60_000,
   },
 })
