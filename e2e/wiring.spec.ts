@@ -102,6 +102,8 @@ test('a meter card asks only for what the battery allows, and says what a bad fi
     .click()
   await expect(page.getByText('Not now: the battery is off.')).toBeVisible()
   await expect(page.getByLabel('Reading, V')).toHaveCount(0)
+  await expect(page.getByRole('heading', { name: 'One other wire reads the same' })).toBeVisible()
+  await expect(page.getByText(/^Cavity 7, plain white, airflow signal: 1\.00 V too\. .+ yours reads /)).toBeVisible()
   await expectAccessible(page)
 })
 

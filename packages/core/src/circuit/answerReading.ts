@@ -86,6 +86,7 @@ function placeProblems(machine: Machine, kits: readonly Kit[], place: ProbePlace
     return machine.studs.some(({ id }) => id === place.stud)
       ? []
       : [unknown(`${path}.stud`, `"${place.stud}" is no stud of the ${machine.model}.`)]
+  if ('bare' in place) return []
   if ('splice' in place)
     return machine.wires.some((wire) =>
       [wire.from, wire.to].some((end) => 'splice' in end && end.splice === place.splice),

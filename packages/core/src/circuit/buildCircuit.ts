@@ -96,6 +96,7 @@ function solve(draw: Drawing): Solved {
 
 function probeNode(fitted: readonly FittedKit[], place: ProbePlace): string {
   if ('stud' in place) return studNode(place.stud)
+  if ('bare' in place) return ground
   if ('splice' in place) return spliceNode(place.splice)
   if ('kitEnd' in place) {
     const kit = place.kit ?? fitted.find((item) => item.kit.ends.some((end) => end.id === place.kitEnd))?.kit.id

@@ -1,4 +1,6 @@
 export { answerReading } from './answerReading.ts'
 export { buildCircuit, type Circuit } from './buildCircuit.ts'
+export { meterFigures, type AlikeWire, type MeterFigure } from './meterFigures.ts'
 export type { CircuitFault, CircuitOptions, CircuitReading, FittedKit, ProbePlace } from './model.ts'
+export { alikeWords, builtWords } from './words.ts'
 export { readingAnswerSchema, readingAskedSchema, type ReadingAnswer, type ReadingAsked } from './schema.ts'

@@ -12,6 +12,8 @@ export type ProbePlace =
   | { connector: ConnectorId; cavity: number; half?: 'loom' | 'device' }
   | { stud: StudId }
   | { splice: string }
+  /** Engine, frame: what everything is measured against. */
+  | { bare: 'metal' }
   /** `kit` where several have an end of that name. */
   | { kitEnd: KitEndId; kit?: Kit['id'] }
 

@@ -9,6 +9,7 @@ export const probePlaceSchema = z.union([
   z.strictObject({ connector: id, cavity: z.int().positive(), half: z.enum(['loom', 'device']).optional() }),
   z.strictObject({ stud: id }),
   z.strictObject({ splice: id }),
+  z.strictObject({ bare: z.literal('metal') }),
   z.strictObject({ kitEnd: id, kit: id.optional() }),
 ])
 

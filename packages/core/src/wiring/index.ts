@@ -26,7 +26,14 @@ export { connectionSchema, connectionTargetSchema } from './schema.ts'
 export { findWires, type WireFound } from './findWires.ts'
 export { identifyWire, type WireIdentity } from './identifyWire.ts'
 export { judgeReading, type ReadingVerdict } from './judgeReading.ts'
-export { cardsAllowed, meterCards, meterPhases, type MeterCard, type MeterPhase } from './meterCards.ts'
+export {
+  cardsAllowed,
+  meterCards,
+  meterPhases,
+  type MeterCard,
+  type MeterPhase,
+  type MeterPlace,
+} from './meterCards.ts'
 export { barredFromMeter, expectedReadings } from './readings.ts'
 export {
   moduleSources,

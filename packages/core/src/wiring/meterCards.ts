@@ -11,6 +11,7 @@ import {
   type Machine,
   type MeterReading,
   type Net,
+  type StudId,
 } from '../dossiers/index.ts'
 import type { ConnectionTarget, FindingPlace } from './model.ts'
 import type { Match } from './proposeMatches.ts'
@@ -19,6 +20,10 @@ import { barredFromMeter, expectedReadings, restingV } from './readings.ts'
 /** Find with power on, join with power off, prove with power on. */
 export const meterPhases = ['find', 'join', 'prove'] as const
 export type MeterPhase = (typeof meterPhases)[number]
+
+/** Where a lead of the meter is held: the loom's side of a cavity, a stud, a lead of the kit, or bare metal. */
+export type MeterPlace =
+  { connector: ConnectorId; cavity: number } | { stud: StudId } | { kitEnd: KitEndId } | { bare: 'metal' }
 
 /** One measurement: where the leads go, how the meter stands, what it should read. */
 export interface MeterCard {
@@ -34,6 +39,8 @@ export interface MeterCard {
   says: string
   redLead: string
   blackLead: string
+  red: MeterPlace
+  black: MeterPlace
   range: string
   expect: MeterReading
   /** Never measured, and why; the card shows this instead. */
@@ -115,8 +122,7 @@ function ringCards(machine: Machine, kit: Kit, end: Extract<KitEnd, { type: 'rin
   const net = stud && index.nets.get(stud.net)
   if (!stud || !net) return []
   const feed = net.signal.startsWith('supply')
-  const negative =
-    machine.studs.find((item) => index.nets.get(item.net)?.signal === 'power-ground')?.name ?? 'battery negative'
+  const negative = batteryNegative(machine)
   const make = (phase: MeterPhase, expect: MeterReading, says: string): MeterCard => ({
     id: cardId(end.id, phase, studId, expect),
     kitEnd: end.id,
@@ -127,7 +133,9 @@ function ringCards(machine: Machine, kit: Kit, end: Extract<KitEnd, { type: 'rin
     net: net.name,
     says,
     redLead: feed ? stud.name : `the eye of ${inSentence(end.name)}`,
-    blackLead: expect.state === 'battery off' ? bareMetal : inSentence(negative),
+    blackLead: expect.state === 'battery off' ? bareMetal.words : inSentence(negative.words),
+    red: feed ? { stud: studId } : { kitEnd: end.id },
+    black: expect.state === 'battery off' ? bareMetal.place : negative.place,
     range: rangeOf(expect),
     expect,
   })
@@ -188,6 +196,7 @@ function card(
   const plug = index.connectors.get(connector)
   const barred = barredFromMeter(net)
   const power = expect.state === 'battery off' ? 'off' : 'on'
+  const black = blackLeadFor(machine, net, connector, cavity, expect)
   return {
     id: cardId(end.id, phase, `${connector}-${cavity}`, expect),
     kitEnd: end.id,
@@ -198,7 +207,9 @@ function card(
     net: net.name,
     says: `${stateWords[expect.state]} ${expect.unit === 'ohm' ? 'Measure across the bus, both control units plugged in.' : phaseWords[phase]}`,
     redLead: `${plug?.name ?? connector}, cavity ${cavity}${wire ? `, ${wireName(wire.colour)}` : ''}`,
-    blackLead: blackLeadFor(machine, net, connector, cavity, expect),
+    blackLead: black.words,
+    red: { connector, cavity },
+    black: black.place,
     range: rangeOf(expect),
     expect,
     ...(barred ? { barred } : {}),
@@ -213,17 +224,24 @@ function cardId(kitEnd: string, phase: MeterPhase, place: string, expect: MeterR
     .slice(0, 100)
 }
 
+interface Held {
+  place: MeterPlace
+  words: string
+}
+
+/** The post itself, or the stud that stands for it. */
+function batteryNegative(machine: Machine): Held {
+  const { nets } = machineIndex(machine)
+  const grounds = machine.studs.filter((item) => nets.get(item.net)?.signal === 'power-ground')
+  const post = grounds.find((stud) => machine.batteries?.includes(stud.id)) ?? grounds.at(0)
+  return post ? { place: { stud: post.id }, words: post.name } : { place: { bare: 'metal' }, words: 'battery negative' }
+}
+
 /** With the battery off its negative lead hangs free: a dead-check is made against the machine itself. */
-const bareMetal = 'bare metal of engine or frame'
+const bareMetal: Held = { place: { bare: 'metal' }, words: 'bare metal of engine or frame' }
 
 /** The black lead goes where the signal is measured against: bare metal for a dead-check, the other bus wire for its ohms, the sensor ground of the plug (of the same track), or the battery. */
-function blackLeadFor(
-  machine: Machine,
-  net: Net,
-  connector: ConnectorId,
-  cavity: number,
-  expect: MeterReading,
-): string {
+function blackLeadFor(machine: Machine, net: Net, connector: ConnectorId, cavity: number, expect: MeterReading): Held {
   const index = machineIndex(machine)
   const others = (index.wiresOf.get(connector) ?? []).filter((item) => item.cavity !== cavity)
   /** The return of a pick-up carries its signal: no ground to measure against where there is a plain one. */
@@ -235,13 +253,23 @@ function blackLeadFor(
         (a, b) =>
           returns(a.wire.net) - returns(b.wire.net) || Math.abs(a.cavity - cavity) - Math.abs(b.cavity - cavity),
       )[0]
-  const words = (reference: (typeof others)[number] | undefined) =>
-    reference ? `cavity ${reference.cavity} of the same plug, ${wireName(reference.wire.colour)}` : null
+  const held = (reference: (typeof others)[number] | undefined): Held | null =>
+    reference
+      ? {
+          place: { connector, cavity: reference.cavity },
+          words: `cavity ${reference.cavity} of the same plug, ${wireName(reference.wire.colour)}`,
+        }
+      : null
   if (expect.unit === 'ohm')
-    return words(nearest(net.signal === 'bus-high' ? 'bus-low' : 'bus-high')) ?? 'the other bus wire'
+    return (
+      held(nearest(net.signal === 'bus-high' ? 'bus-low' : 'bus-high')) ?? {
+        place: bareMetal.place,
+        words: 'the other bus wire',
+      }
+    )
   if (expect.state === 'battery off') return bareMetal
   const sensor = net.signal === 'analogue-0-5' || net.signal === 'reference-5v'
-  return (sensor ? words(nearest('sensor-ground')) : null) ?? 'battery negative'
+  return (sensor ? held(nearest('sensor-ground')) : null) ?? { ...batteryNegative(machine), words: 'battery negative' }
 }
 
 function rangeOf(expect: MeterReading): string {

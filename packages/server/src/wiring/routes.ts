@@ -6,6 +6,7 @@ import type { DossierService } from '../dossiers/index.ts'
 import type { JobService } from '../jobs/index.ts'
 import { notFound } from '../platform/errors.ts'
 import { fileAnswer, versionQuery, type HttpApp } from '../platform/http.ts'
+import { meterAnswerSchema } from './meterAnswer.ts'
 import { plugSvg } from './plugSvg.ts'
 import type { WiringService } from './service.ts'
 import { wiringSvg } from './wiringSvg.ts'
@@ -64,6 +65,19 @@ export function wiringRoutes(app: HttpApp, wiring: WiringService, dossiers: Doss
       },
     },
     (request) => wiring.ofJob(request.params.id),
+  )
+
+  app.get(
+    '/api/jobs/:id/meter',
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'What is measured on a job, what it should read, and what else would read the same',
+        params,
+        response: { 200: meterAnswerSchema },
+      },
+    },
+    (request) => wiring.meter(request.params.id),
   )
 
   app.post(

@@ -6,6 +6,7 @@ import { Refusal, refusal } from '../platform/errors.ts'
 import type { AppDeps } from '../platform/deps.ts'
 import { errataRepository } from './repository.ts'
 import type { LabelsTask } from './labelsWorker.ts'
+import type { MeterAnswer } from './meterAnswer.ts'
 import { ofJob, type CheckTask, type WiringTask } from './worker.ts'
 
 const worker = new URL('./worker.ts', import.meta.url)
@@ -39,6 +40,12 @@ export function wiringService(deps: AppDeps, dossiers: DossierService, jobs: Job
       const known = await errata.about(pair.kit.id, pair.machine.id)
       const task: WiringTask = { dossiers: pair, state, errata: known }
       return isHeavy(pair, journal) ? deps.pool.run<object>(worker, 'ofJob', task) : ofJob(task)
+    },
+
+    /** What is measured on a job. */
+    async meter(id: string): Promise<MeterAnswer> {
+      const { dossiers: pair, state } = await jobs.load(id)
+      return deps.pool.run<MeterAnswer>(worker, 'meter', { dossiers: pair, state })
     },
 
     /** Labels for branches, taps, grounds and spare leads. @param home address the labels lead to */

@@ -112,6 +112,28 @@ describe("a job's wiring", () => {
     expect((check.body as { findings: Found[] }).findings).toEqual(after.findings)
   })
 
+  test('what is measured: ranges, what the circuit gives as planned and as joined, what reads alike', async () => {
+    const id = await newJob({ machine: { id: 'hallam-voss-shieling-21' }, kit: { id: 'thistle-d3' } })
+    const join = { kind: 'connected', kitEnd: 'rail', to: { connector: 'rail', side: 'factory' } }
+    await app.ask('POST', `/api/jobs/${id}/journal`, { entries: [{ ...join, id: 'one-side' }] })
+    const { status, body } = await app.ask('GET', `/api/jobs/${id}/meter`)
+    expect(status).toBe(200)
+    const { cards } = body as { cards: (Record<string, unknown> & { red: object; low: number; high: number })[] }
+    expect(new Set(cards.map((card) => card.id)).size).toBe(cards.length)
+    const rail = cards.find((card) => card.id === 'rail.prove.rail-2.key-on.v')
+    expect(rail).toMatchObject({ quantity: 'voltage', red: { connector: 'rail', cavity: 2 }, barred: null })
+    expect(Number(rail?.planned)).toBeGreaterThanOrEqual(rail?.low ?? NaN)
+    expect(Number(rail?.planned)).toBeLessThanOrEqual(rail?.high ?? NaN)
+    expect(Math.abs(Number(rail?.built))).toBeLessThan(0.1)
+    expect(cards.some((card) => (card.alike as { says: string }[]).some(({ says }) => says.includes('too')))).toBe(true)
+    const quadId = await newJob()
+    const quadCards = (await app.ask('GET', `/api/jobs/${quadId}/meter`)).body as { cards: typeof cards }
+    const barred = quadCards.cards.filter((card) => card.barred !== null)
+    expect(barred.length).toBeGreaterThan(0)
+    for (const card of barred) expect(card).toMatchObject({ low: null, high: null, planned: null, alike: [] })
+    expect((await app.ask('GET', '/api/jobs/none/meter')).status).toBe(404)
+  })
+
   test('a choice of place moves the plan, and only the next word may change it', async () => {
     const id = await newJob()
     const choose = (entry: string, value: string, replaces: string | null) =>

@@ -1,5 +1,14 @@
+import { alikeWords } from '@tidy-badger/core/circuit'
 import type { Kit, Machine } from '@tidy-badger/core/dossiers'
-import { jobFindings, joinSchoolOf, planOf, type JobDossiers, type JobState } from '@tidy-badger/core/jobs'
+import {
+  builtConnections,
+  jobFindings,
+  jobMeter,
+  joinSchoolOf,
+  planOf,
+  type JobDossiers,
+  type JobState,
+} from '@tidy-badger/core/jobs'
 import {
   checkWiring,
   plannedConnections,
@@ -9,6 +18,7 @@ import {
   type Erratum,
   type Finding,
 } from '@tidy-badger/core/wiring'
+import type { MeterAnswer } from './meterAnswer.ts'
 
 export interface WiringTask {
   dossiers: JobDossiers
@@ -20,12 +30,7 @@ export interface WiringTask {
 export function ofJob({ dossiers, state, errata }: WiringTask): object {
   const { machine, kit } = dossiers
   const plan = planOf(dossiers, state)
-  const connections = state.connections.map(({ kitEnd, to, method, tugged }): Connection => ({
-    kitEnd,
-    to,
-    ...(method ? { method } : {}),
-    tugged,
-  }))
+  const connections = builtConnections(state)
   const planned = plannedConnections(machine, kit, plan, joinSchoolOf(state))
   const nets = touchedNets(machine, kit, [...planned, ...connections])
   return {
@@ -44,6 +49,41 @@ export function ofJob({ dossiers, state, errata }: WiringTask): object {
     },
   }
 }
+
+/** What is measured on a job: where, what it should read, and what else would read the same. */
+export function meter({ dossiers, state }: Omit<WiringTask, 'errata'>): MeterAnswer {
+  const { machine } = dossiers
+  const { cards, figures } = jobMeter(dossiers, state)
+  return {
+    cards: cards.map((card, i) => {
+      const { planned, built, alike } = figures[i]
+      const barred = card.barred ?? null
+      return {
+        id: card.id,
+        kitEnd: card.kitEnd,
+        phase: card.phase,
+        state: card.state,
+        quantity: quantities[card.expect.unit],
+        unit: card.expect.unit,
+        low: barred === null ? card.expect.low : null,
+        high: barred === null ? card.expect.high : null,
+        planned,
+        built,
+        red: { ...card.red, says: card.redLead },
+        black: { ...card.black, says: card.blackLead },
+        alike: alike.map((wire) => ({ ...wire, says: alikeWords(machine, card, wire) })),
+        barred,
+      }
+    }),
+  }
+}
+
+const quantities = {
+  V: 'voltage',
+  'V AC': 'alternating voltage',
+  ohm: 'resistance',
+  Hz: 'frequency',
+} as const
 
 export interface CheckTask {
   machine: Machine

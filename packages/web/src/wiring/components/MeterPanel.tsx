@@ -1,3 +1,4 @@
+import type { MeterFigure } from '@tidy-badger/core/circuit'
 import { cardsAllowed, judgeReading, meterCards, meterPhases, type MeterCard } from '@tidy-badger/core/wiring'
 import { Ban, Check, TriangleAlert } from 'lucide-react'
 import { useState, type FormEvent } from 'react'
@@ -5,6 +6,8 @@ import { Link } from 'react-router'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import type { EndView } from '../selectors.ts'
+import { useMeterFigures } from '../useMeterFigures.ts'
+import { CircuitNotes, NotThatPlug, shownFigure } from './MeterNotes.tsx'
 
 const phaseNames = { find: 'Find', join: 'Before joining', prove: 'Prove' }
 
@@ -13,6 +16,7 @@ export function MeterPanel({ item }: { item: EndView }) {
   const { dossiers, state } = useJob()
   const cards = meterCards(dossiers.machine, dossiers.kit, item.end, item.match)
   const [picked, setPicked] = useState<string | null>(null)
+  const figures = useMeterFigures(dossiers, state)
   const valueOf = (card: MeterCard) => state.readings.findLast((reading) => reading.card === card.id)?.value
   const allowed = cardsAllowed(cards, state.power)
   const current =
@@ -50,7 +54,13 @@ export function MeterPanel({ item }: { item: EndView }) {
           )
         })}
       </ol>
-      <BigCard key={current.id} card={current} value={valueOf(current)} onDone={() => setPicked(null)} />
+      <BigCard
+        key={current.id}
+        card={current}
+        figure={figures?.get(current.id) ?? null}
+        value={valueOf(current)}
+        onDone={() => setPicked(null)}
+      />
     </div>
   )
 }
@@ -94,7 +104,18 @@ function CardRow({
   )
 }
 
-function BigCard({ card, value, onDone }: { card: MeterCard; value: number | undefined; onDone: () => void }) {
+function BigCard({
+  card,
+  figure: computed,
+  value,
+  onDone,
+}: {
+  card: MeterCard
+  /** By the circuit; null until it is worked out. */
+  figure: MeterFigure | null
+  value: number | undefined
+  onDone: () => void
+}) {
   const { dossiers, state, write, job } = useJob()
   const [text, setText] = useState('')
   if (card.barred)
@@ -128,7 +149,21 @@ function BigCard({ card, value, onDone }: { card: MeterCard; value: number | und
   }
   return (
     <section className="rounded-xl border-2 border-line bg-paper p-5">
-      <p className="flex flex-wrap items-center gap-3">
+      <h3 className="text-[24px] leading-tight font-bold">{card.redLead}</h3>
+      <NotThatPlug card={card} />
+      <p className="mt-3">
+        <span className="figures text-[44px] leading-none font-bold">
+          {card.expect.low} – {card.expect.high}
+        </span>{' '}
+        <span className="text-[24px]">{unit}</span>
+        {computed && computed.planned !== null && (
+          <span className="ml-3 inline-block text-[19px] text-quiet">
+            here about {shownFigure(computed.planned)} {unit}
+          </span>
+        )}
+      </p>
+      {computed && <CircuitNotes card={card} figure={computed} />}
+      <p className="mt-4 flex flex-wrap items-center gap-3">
         <span
           className={`rounded-lg border-2 px-3 py-1 text-[18px] font-bold ${forbidden ? 'border-stop text-stop' : 'border-ink'}`}
         >
@@ -141,15 +176,7 @@ function BigCard({ card, value, onDone }: { card: MeterCard; value: number | und
         <dd>{card.range}</dd>
         <dt className="text-quiet">Black lead</dt>
         <dd>{card.blackLead}</dd>
-        <dt className="text-quiet">Red lead</dt>
-        <dd className="font-semibold">{card.redLead}</dd>
       </dl>
-      <p className="mt-3">
-        <span className="figures text-[44px] leading-none font-bold">
-          {card.expect.low} – {card.expect.high}
-        </span>{' '}
-        <span className="text-[24px]">{unit}</span>
-      </p>
       {forbidden ? (
         <p role="status" className="mt-4 border-l-[5px] border-stop pl-3 text-[18px] font-semibold">
           Not now: the battery is {state.power === 'on' ? 'on' : 'off'}.{' '}

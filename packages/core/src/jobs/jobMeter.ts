@@ -1,0 +1,34 @@
+import { meterFigures, type FittedKit, type MeterFigure } from '../circuit/index.ts'
+import { meterCards, plannedConnections, type MeterCard } from '../wiring/index.ts'
+import { joinSchoolOf } from './choices.ts'
+import type { JobDossiers, JobState } from './model.ts'
+import { planOf } from './planOf.ts'
+
+/** What is measured on a job, with what the circuit gives for it. */
+export interface JobMeter {
+  cards: MeterCard[]
+  /** In the order of the cards. */
+  figures: MeterFigure[]
+}
+
+/** Every measurement of a job's ends. Takes up to some hundred milliseconds: for a worker. */
+export function jobMeter(dossiers: JobDossiers, state: Pick<JobState, 'choices' | 'connections'>): JobMeter {
+  const { machine, kit } = dossiers
+  const plan = planOf(dossiers, state)
+  const cards = kit.ends.flatMap((end) =>
+    meterCards(
+      machine,
+      kit,
+      end,
+      plan.find((match) => match.kitEnd === end.id),
+    ),
+  )
+  const planned: FittedKit = { kit, connections: plannedConnections(machine, kit, plan, joinSchoolOf(state)) }
+  const built: FittedKit = { kit, connections: builtConnections(state) }
+  return { cards, figures: meterFigures(machine, [planned], [built], cards) }
+}
+
+/** What is joined now. */
+export function builtConnections({ connections }: Pick<JobState, 'connections'>): FittedKit['connections'] {
+  return connections.map(({ kitEnd, to, method, tugged }) => ({ kitEnd, to, ...(method ? { method } : {}), tugged }))
+}
