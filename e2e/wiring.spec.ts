@@ -79,6 +79,7 @@ test('a factory wire is cut only with the owner’s word, and both halves lead t
   await page.getByRole('tab', { name: 'Signals' }).click()
   await page.getByRole('radio', { name: 'as built' }).check()
   await expect(page.getByText('its other half is open')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Nothing leads here any more' })).toBeVisible()
   await page.getByRole('tab', { name: 'Loom' }).click()
   await page.getByRole('button', { name: /Airflow lead, white with black stripe/ }).click()
   await page.getByRole('button', { name: /Lead X joined to the ECU half/ }).click()

@@ -1,7 +1,8 @@
 import type { Connector, Machine } from '../dossiers/index.ts'
+import { busEnds, handsOn } from '../wiring/index.ts'
 import { airflowVolts, isClosed, loadOhms, outputShare, thermistorOhms, thermistorRoles } from './deviceFigures.ts'
 import { ground } from './drawNetwork.ts'
-import { handsOn, pinsOf, type Drawn, type Pin } from './machineParts.ts'
+import { pinsOf, type Drawn, type Pin } from './machineParts.ts'
 
 /** What only looks at a signal and gives none. */
 const looksOn = /instrument|dash|display|monitor|fuse|\bunit\b|diagnostic|(?<!throttle )body/i
@@ -20,12 +21,12 @@ function nearest(pins: readonly Pin[], to: Pin, wanted: (pin: Pin) => boolean): 
 
 /** Sensors, loads and switches: what is behind each plug of the machine that is no control unit. */
 export function drawDevices(drawn: Drawn): void {
-  const terminated = secondEndOfBus(drawn.machine)
+  const ends = busEnds(drawn.machine)
   for (const connector of drawn.machine.connectors) {
     if (connector.ecu || connector.mates !== undefined) continue
     const pins = pinsOf(drawn.machine, connector)
     for (const pin of pins) drawPin(drawn, connector, pins, pin)
-    if (connector.id === terminated) drawTerminator(drawn, pins)
+    if (ends.includes(connector.id)) drawTerminator(drawn, pins)
   }
 }
 
@@ -34,19 +35,6 @@ export function drawTerminator({ draw }: Drawn, pins: readonly Pin[]): void {
   const high = pins.find(({ net }) => net.signal === 'bus-high')
   const low = pins.find(({ net }) => net.signal === 'bus-low')
   if (high && low) draw.resistor(high.node, low.node, 120)
-}
-
-function secondEndOfBus(machine: Machine): string | undefined {
-  const ends = machine.connectors.filter((connector) => {
-    if (connector.ecu) return false
-    const signals = pinsOf(machine, connector).map(({ net }) => net.signal)
-    return signals.includes('bus-high') && signals.includes('bus-low')
-  })
-  return (
-    ends.find(({ name, device }) => /bus end|terminat/i.test(`${name} ${device}`)) ??
-    ends.find(({ device }) => !/diagnostic/i.test(device)) ??
-    ends.at(0)
-  )?.id
 }
 
 function drawPin(drawn: Drawn, connector: Connector, pins: readonly Pin[], pin: Pin): void {

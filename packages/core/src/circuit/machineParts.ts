@@ -8,6 +8,7 @@ import {
   type WirePlace,
 } from '../dossiers/index.ts'
 import { runResistanceOhm } from '../electrical/index.ts'
+import { sourceOf } from '../wiring/index.ts'
 import { batteryVolts, isLive } from './deviceFigures.ts'
 import { devicePin, ground, loomPin, spliceNode, studNode, wireAtPin, type Drawing } from './drawNetwork.ts'
 import type { CircuitFault } from './model.ts'
@@ -116,9 +117,6 @@ function wireLengthM(machine: Machine, { from, to }: Wire): number {
   return a && b ? 0.15 + 1.1 * Math.hypot(a.x - b.x, a.y - b.y, a.z - b.z) : someLengthM
 }
 
-/** Boxes that hand on what they are fed with, as the key or a relay says. */
-export const handsOn = /fuse|relay|ignition|switch|regulator/i
-
 /** Supplies begin at the battery, a fuse box, a relay or the key; grounds end at the battery. */
 function drawSource(drawn: Drawn, net: Net): void {
   const { machine, draw, state, faults } = drawn
@@ -142,17 +140,12 @@ function drawSource(drawn: Drawn, net: Net): void {
 }
 
 function beginOf({ machine }: Drawn, net: Net): string | null {
-  const { connectors, placesOfNet } = machineIndex(machine)
-  const studs = machine.studs.filter((stud) => stud.net === net.id)
-  const post = studs.find((stud) => /pos/i.test(stud.id)) ?? studs.at(0)
-  if (post) return studNode(post.id)
-  const places = placesOfNet.get(net.id) ?? []
-  const of = (wanted: (connector: Connector) => boolean) =>
-    places.find(({ connector }) => {
-      const found = connectors.get(connector)
-      return found !== undefined && found.mates === undefined && wanted(found)
-    })
-  const place =
-    of((connector) => handsOn.test(connector.device)) ?? of((connector) => connector.ecu === true) ?? places.at(0)
-  return place ? devicePin(place.connector, place.cavity) : null
+  const studs = machine.studs.filter((stud) => stud.net === net.id).map((stud): WirePlace => ({ stud: stud.id }))
+  const plugs = (machineIndex(machine).placesOfNet.get(net.id) ?? []).map(({ connector, cavity }): WirePlace => ({
+    connector,
+    cavity,
+  }))
+  const source = sourceOf(machine, net, [...studs, ...plugs])
+  if (!source || 'splice' in source) return null
+  return 'stud' in source ? studNode(source.stud) : devicePin(source.connector, source.cavity)
 }

@@ -1,3 +1,4 @@
+export { busEnds } from './busEnds.ts'
 export { checkWiring, type CheckContext } from './checkWiring.ts'
 export { connectionProblems } from './connectionProblems.ts'
 export { endLookalikes, type EndLookalike } from './endLookalikes.ts'
@@ -22,7 +23,7 @@ export {
 export { sameTarget, targetWords } from './places.ts'
 export { plannedConnections } from './plannedConnections.ts'
 export { proposeMatches, type Match, type MatchLock } from './proposeMatches.ts'
-export { connectionSchema, connectionTargetSchema } from './schema.ts'
+export { connectionSchema, connectionTargetSchema, traceNodeSchema } from './schema.ts'
 export { findWires, type WireFound } from './findWires.ts'
 export { identifyWire, type WireIdentity } from './identifyWire.ts'
 export { judgeReading, type ReadingVerdict } from './judgeReading.ts'
@@ -34,6 +35,8 @@ export {
   type MeterPhase,
   type MeterPlace,
 } from './meterCards.ts'
+export { handsOn, sourceOf } from './sourceOf.ts'
+export { allNodes, moduleDoes, traceTree, type TraceKind, type TraceNode, type TraceTree } from './traceTree.ts'
 export { barredFromMeter, expectedReadings } from './readings.ts'
 export {
   moduleSources,

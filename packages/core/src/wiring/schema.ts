@@ -1,7 +1,8 @@
 import { z } from 'zod'
-import { tapMethods } from '../dossiers/index.ts'
+import { tapMethods, wireColourSchema } from '../dossiers/index.ts'
 import type { ShapeOf } from '../shared/index.ts'
 import { pairSides, wireHalves, type Connection } from './model.ts'
+import { traceKinds, type TraceNode } from './traceTree.ts'
 
 const id = z.string().min(1).max(64)
 
@@ -20,3 +21,13 @@ export const connectionSchema = z.strictObject({
   method: z.enum(tapMethods).optional(),
   tugged: z.boolean().optional(),
 } satisfies ShapeOf<Connection>)
+
+export const traceNodeSchema: z.ZodType<TraceNode> = z.strictObject({
+  kind: z.enum(traceKinds),
+  words: z.string(),
+  colour: wireColourSchema.optional(),
+  connector: id.optional(),
+  cavity: z.int().positive().optional(),
+  kitEnd: id.optional(),
+  children: z.array(z.lazy(() => traceNodeSchema)),
+})

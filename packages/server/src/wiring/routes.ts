@@ -7,6 +7,7 @@ import type { JobService } from '../jobs/index.ts'
 import { notFound } from '../platform/errors.ts'
 import { fileAnswer, versionQuery, type HttpApp } from '../platform/http.ts'
 import { meterAnswerSchema } from './meterAnswer.ts'
+import { traceAnswerSchema } from './traceAnswer.ts'
 import { plugSvg } from './plugSvg.ts'
 import type { WiringService } from './service.ts'
 import { wiringSvg } from './wiringSvg.ts'
@@ -36,6 +37,7 @@ const faceQuery = z.object({
   connector: cleanText(100).optional(),
   side: z.enum(['wire', 'mating']).default('wire'),
 })
+const traceQuery = z.object({ net: cleanText(64).optional(), as: z.enum(['plan', 'built']).default('plan') })
 const labelQuery = z.object({ form: z.enum(['sheet', 'strip']).default('sheet') })
 const finding = z.looseObject({
   rule: z.string(),
@@ -65,6 +67,20 @@ export function wiringRoutes(app: HttpApp, wiring: WiringService, dossiers: Doss
       },
     },
     (request) => wiring.ofJob(request.params.id),
+  )
+
+  app.get(
+    '/api/jobs/:id/trace',
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'A circuit of a job as a tree from its source, as planned or as built',
+        params,
+        querystring: traceQuery,
+        response: { 200: traceAnswerSchema },
+      },
+    },
+    (request) => wiring.trace(request.params.id, request.query.net, request.query.as),
   )
 
   app.get(

@@ -2,12 +2,13 @@ import { contentHash } from '@tidy-badger/core/shared'
 import { connectionProblems, type Connection, type Erratum, type Finding } from '@tidy-badger/core/wiring'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
 import { isHeavy, type JobService } from '../jobs/index.ts'
-import { Refusal, refusal } from '../platform/errors.ts'
+import { notFound, Refusal, refusal } from '../platform/errors.ts'
 import type { AppDeps } from '../platform/deps.ts'
 import { errataRepository } from './repository.ts'
 import type { LabelsTask } from './labelsWorker.ts'
 import type { MeterAnswer } from './meterAnswer.ts'
-import { ofJob, type CheckTask, type WiringTask } from './worker.ts'
+import type { TraceAnswer } from './traceAnswer.ts'
+import { ofJob, type CheckTask, type TraceTask, type WiringTask } from './worker.ts'
 
 const worker = new URL('./worker.ts', import.meta.url)
 
@@ -46,6 +47,15 @@ export function wiringService(deps: AppDeps, dossiers: DossierService, jobs: Job
     async meter(id: string): Promise<MeterAnswer> {
       const { dossiers: pair, state } = await jobs.load(id)
       return deps.pool.run<MeterAnswer>(worker, 'meter', { dossiers: pair, state })
+    },
+
+    /** One circuit of a job as a tree, as planned or as built. */
+    async trace(id: string, net: string | undefined, as: TraceTask['as']): Promise<TraceAnswer> {
+      const { dossiers: pair, state } = await jobs.load(id)
+      const task: TraceTask = { dossiers: pair, state, net: net ?? null, as }
+      const found = await deps.pool.run<TraceAnswer | null>(worker, 'trace', task)
+      if (!found) throw notFound('circuit', net ?? '')
+      return found
     },
 
     /** Labels for branches, taps, grounds and spare leads. @param home address the labels lead to */

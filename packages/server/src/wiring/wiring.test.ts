@@ -112,6 +112,25 @@ describe("a job's wiring", () => {
     expect((check.body as { findings: Found[] }).findings).toEqual(after.findings)
   })
 
+  test('a circuit as a tree from its source, as planned and as built', async () => {
+    const id = await newJob(saloon)
+    type Node = { kind: string; words: string; colour?: object; children: Node[] }
+    const ask = (query: string) => app.ask('GET', `/api/jobs/${id}/trace${query}`)
+    const kinds = ({ kind, children }: Node): string[] => [kind, ...children.flatMap(kinds)]
+    const planned = await ask('?net=maf&as=plan')
+    expect(planned.status).toBe(200)
+    const { tree, source, apart } = planned.body as { tree: Node; source: string; apart: Node[] }
+    expect(source).toBe(tree.words)
+    expect(kinds(tree)).toEqual(['control unit', 'plug', 'cut', 'cut', 'wire', 'plug', 'device'])
+    expect(apart).toEqual([])
+    const built = (await ask('?net=maf&as=built')).body as { tree: Node; module: string }
+    expect(kinds(built.tree)).toEqual(['control unit', 'plug', 'wire', 'plug', 'device'])
+    expect(built.module).toBe('nothing')
+    expect((await ask('')).status).toBe(200)
+    expect((await ask('?net=ghost')).status).toBe(404)
+    expect((await ask('?as=dreamt')).status).toBe(400)
+  })
+
   test('what is measured: ranges, what the circuit gives as planned and as joined, what reads alike', async () => {
     const id = await newJob({ machine: { id: 'hallam-voss-shieling-21' }, kit: { id: 'thistle-d3' } })
     const join = { kind: 'connected', kitEnd: 'rail', to: { connector: 'rail', side: 'factory' } }

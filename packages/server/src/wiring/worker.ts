@@ -14,11 +14,13 @@ import {
   plannedConnections,
   touchedNets,
   traceSignal,
+  traceTree,
   type Connection,
   type Erratum,
   type Finding,
 } from '@tidy-badger/core/wiring'
 import type { MeterAnswer } from './meterAnswer.ts'
+import type { TraceAnswer } from './traceAnswer.ts'
 
 export interface WiringTask {
   dossiers: JobDossiers
@@ -48,6 +50,23 @@ export function ofJob({ dossiers, state, errata }: WiringTask): object {
       asBuilt: nets.map((net) => traceSignal(machine, kit, connections, net)),
     },
   }
+}
+
+export interface TraceTask extends Omit<WiringTask, 'errata'> {
+  /** Null: the one that the kit's first end changes. */
+  net: string | null
+  as: 'plan' | 'built'
+}
+
+/** One circuit of a job as a tree from its source; null where the machine has no such circuit. */
+export function trace({ dossiers, state, net, as }: TraceTask): TraceAnswer | null {
+  const { machine, kit } = dossiers
+  const planned = plannedConnections(machine, kit, planOf(dossiers, state), joinSchoolOf(state))
+  const built = builtConnections(state)
+  const asked = net ?? touchedNets(machine, kit, [...planned, ...built]).at(0) ?? machine.nets.at(0)?.id
+  if (asked === undefined || !machine.nets.some(({ id }) => id === asked)) return null
+  const found = traceTree(machine, kit, as === 'plan' ? planned : built, asked)
+  return { ...found, source: found.tree.words }
 }
 
 /** What is measured on a job: where, what it should read, and what else would read the same. */

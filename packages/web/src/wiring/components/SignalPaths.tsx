@@ -3,16 +3,16 @@ import {
   moduleSources,
   plannedConnections,
   touchedNets,
-  traceSignal,
-  type Hop,
-  type SignalTrace,
+  traceTree,
+  type TraceNode,
+  type TraceTree,
 } from '@tidy-badger/core/wiring'
 import { useMemo, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { selectEnd, selectPlace } from '../store.ts'
 import { Wire } from '../Wire.tsx'
 
-/** The way of every signal the module meets, from control unit to device, as planned or as built. */
+/** Every circuit the module meets as a tree from its source, as planned or as built. */
 export function SignalPaths({ end }: { end: string }) {
   const { dossiers, state, plan } = useJob()
   const { machine, kit } = dossiers
@@ -34,7 +34,7 @@ export function SignalPaths({ end }: { end: string }) {
   )[0]
   const net = picked !== null && nets.includes(picked) ? picked : (ofEnd ?? nets[0])
   if (net === undefined) return <p className="text-quiet">This kit meets no circuit of the machine.</p>
-  const trace = traceSignal(machine, kit, connections, net)
+  const { tree, apart, module } = traceTree(machine, kit, connections, net)
   const sources = moduleSources(machine, kit, connections)
   return (
     <div className="flex flex-col gap-4">
@@ -67,15 +67,17 @@ export function SignalPaths({ end }: { end: string }) {
             </label>
           ))}
         </fieldset>
-        <p className="text-[18px] font-bold">{moduleWords[trace.module]}</p>
+        <p className="text-[18px] font-bold">{moduleWords[module]}</p>
       </div>
-      {trace.ways.map((way, i) => (
-        <ol key={i} aria-label={`Way ${i + 1}`} className="flex flex-wrap items-center gap-y-2">
-          {way.hops.map((hop, j) => (
-            <HopView key={j} hop={hop} />
+      <Branch node={tree} />
+      {apart.length > 0 && (
+        <section className="border-l-[5px] border-stop pl-3">
+          <h3 className="mb-1 text-[18px] font-bold text-stop">Nothing leads here any more</h3>
+          {apart.map((node, i) => (
+            <Branch key={i} node={node} />
           ))}
-        </ol>
-      ))}
+        </section>
+      )}
       <section>
         <h3 className="mb-1 text-[18px] font-bold">Where the module meets the machine</h3>
         <ul className="flex flex-col">
@@ -96,15 +98,18 @@ export function SignalPaths({ end }: { end: string }) {
   )
 }
 
-const moduleWords: Record<SignalTrace['module'], string> = {
+const moduleWords: Record<TraceTree['module'], string> = {
   nothing: 'The module does nothing with it.',
   'reads it': 'The module reads it.',
   'changes it': 'The module changes it.',
+  'lives from it': 'The module lives from it.',
 }
 
-const looks: Partial<Record<Hop['kind'], string>> = {
+const looks: Partial<Record<TraceNode['kind'], string>> = {
   'control unit': 'bg-ink text-ground border-ink',
   device: 'bg-ink text-ground border-ink',
+  module: 'border-lamp border-[4px] bg-paper',
+  resistor: 'border-quiet border-dashed bg-paper',
   changed: 'border-lamp border-[4px] bg-paper',
   cut: 'border-lamp border-[4px] bg-paper',
   tapped: 'border-data border-[4px] bg-paper',
@@ -112,23 +117,70 @@ const looks: Partial<Record<Hop['kind'], string>> = {
   open: 'border-stop border-[4px] border-dashed bg-paper text-stop',
 }
 
-function HopView({ hop }: { hop: Hop }) {
-  if (hop.kind === 'wire' && hop.colour)
+/** Stations one after the other until the circuit branches, then each branch beneath. */
+function Branch({ node }: { node: TraceNode }) {
+  const { stations, branches } = runOf(node)
+  return (
+    <div>
+      {stations.length > 0 && (
+        <ol className="flex flex-wrap items-center gap-y-2 py-1">
+          {stations.map((station, i) => (
+            <Station key={i} node={station} />
+          ))}
+        </ol>
+      )}
+      {branches.length > 0 && (
+        <ul className="ml-4 border-l-[3px] border-line pl-3">
+          {branches.map((branch, i) => (
+            <li key={i}>
+              {branch.kind === 'alike' ? (
+                <details>
+                  <summary className="min-h-11 cursor-pointer py-2 font-semibold">{branch.words}</summary>
+                  {branch.children.map((child, j) => (
+                    <Branch key={j} node={child} />
+                  ))}
+                </details>
+              ) : (
+                <Branch node={branch} />
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  )
+}
+
+/** What hangs beside the way is shown on it; the run ends where the way parts. */
+function runOf(node: TraceNode): { stations: TraceNode[]; branches: TraceNode[] } {
+  const stations: TraceNode[] = []
+  for (let now = node; ;) {
+    const isBeside = ({ kind }: TraceNode) => kind === 'joined' || kind === 'resistor'
+    stations.push(now, ...now.children.filter(isBeside))
+    const on = now.children.filter((child) => !isBeside(child))
+    const [next] = on
+    if (on.length !== 1 || next === undefined || next.kind === 'alike') return { stations, branches: on }
+    now = next
+  }
+}
+
+function Station({ node }: { node: TraceNode }) {
+  const { kind, words, colour, connector, cavity, kitEnd } = node
+  if (kind === 'wire' && colour)
     return (
       <li className="w-[92px] shrink-0">
         <svg viewBox="0 0 92 16" className="h-4 w-full" aria-hidden>
-          <Wire d="M0 8H92" colour={hop.colour} width={8} />
+          <Wire d="M0 8H92" colour={colour} width={8} />
         </svg>
-        <span className="block px-1 text-center text-[15px] leading-tight text-quiet">{hop.says}</span>
+        <span className="block px-1 text-center text-[15px] leading-tight text-quiet">{words}</span>
       </li>
     )
-  const { connector, cavity } = hop
-  const inner = <span className="block leading-tight">{hop.says}</span>
-  const look = `max-w-[190px] rounded-lg border-2 px-2.5 py-1.5 text-left font-text text-[15px] ${looks[hop.kind] ?? 'border-line bg-paper'}`
+  const inner = <span className="block leading-tight">{words}</span>
+  const look = `max-w-[190px] rounded-lg border-2 px-2.5 py-1.5 text-left font-text text-[15px] ${looks[kind] ?? 'border-line bg-paper'}`
   return (
     <li className="shrink-0">
       {connector !== undefined && cavity !== undefined ? (
-        <button type="button" className={look} onClick={() => selectPlace({ connector, cavity }, hop.kitEnd)}>
+        <button type="button" className={look} onClick={() => selectPlace({ connector, cavity }, kitEnd)}>
           {inner}
         </button>
       ) : (
