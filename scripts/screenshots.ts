@@ -21,6 +21,22 @@ async function pickTank(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Tank off/ }).click()
 }
 
+/** What the injectors live from, as a tree. */
+async function showSupply(page: Page): Promise<void> {
+  await page.keyboard.press('3')
+  await page.getByRole('combobox').first().selectOption({ label: 'Injector and coil 12 V from the main relay' })
+}
+
+/** The card with the key on, with what the circuit gives for it. */
+async function showCard(page: Page): Promise<void> {
+  await page.keyboard.press('4')
+  await page
+    .getByRole('button', { name: /track 1 key on$/ })
+    .first()
+    .click()
+  await page.getByText('reads the same').waitFor()
+}
+
 /** A copy of the quad as a draft, its map in sight. */
 async function openCopy(page: Page): Promise<void> {
   await page.getByLabel('Maker').fill('Sill Bridge')
@@ -71,15 +87,15 @@ const views: View[] = [
   { name: 'hook-up-stop', path: '/job/demo-ropeway/hook-up', sign: 'Part the two halves' },
   {
     name: 'signals',
-    path: '/job/demo-saloon/hook-up?end=maf-in',
-    sign: '2 of 9 ends connected',
-    before: (page) => page.keyboard.press('3'),
+    path: '/job/demo-pass-rider/hook-up?end=low-1',
+    sign: '3 of 19 ends connected',
+    before: showSupply,
   },
   {
     name: 'meter',
     path: '/job/demo-saloon/hook-up?end=throttle',
     sign: '2 of 9 ends connected',
-    before: (page) => page.keyboard.press('4'),
+    before: showCard,
   },
   { name: 'dossier', path: '/dossiers/machine/hallam-voss-packhorse-62', sign: '57 plugs' },
   { name: 'trim', path: '/job/demo-upper-alp/trim', sign: 'rows used' },
@@ -105,6 +121,8 @@ for (const view of views) {
   await page.goto(view.path)
   await page.getByText(view.sign).first().waitFor()
   await view.before?.(page)
+  // The day's figure is worked out beside the screen.
+  await page.getByText('–:––').waitFor({ state: 'detached' })
   await page.waitForTimeout(600)
   await page.screenshot({ path: `${folder}/${view.name}.png` })
   await context.close()

@@ -13,6 +13,7 @@ export {
 export { invalidatedBy, movesDossiers, refsInForce, refsNamed, type JobRefs } from './dossierChange.ts'
 export { aheadMs, instant, isAhead } from './instant.ts'
 export { checkReferences } from './checkReferences.ts'
+export { endProgress, endsDone, type EndProgress } from './endProgress.ts'
 export { builtConnections, jobMeter, type JobMeter } from './jobMeter.ts'
 export { gatedStations, jobFindings, openStops, type FindingContext, type JobFinding } from './jobFindings.ts'
 export {

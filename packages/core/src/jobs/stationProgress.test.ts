@@ -27,6 +27,18 @@ describe('stations', () => {
     expect([made['take-in'], made['check-kit'], made['hook-up'], made.wake]).toEqual([1, 1, 1, 0])
   })
 
+  test('an end counts once all its ticks are made and no stop stands there', () => {
+    const made = (...entries: NewEntry[]) =>
+      stationProgress(gorseJob, after(...entries)).find(({ station }) => station === 'hook-up')?.made
+    const sides = (['factory', 'device'] as const).map((side) =>
+      entryOf({ kind: 'connected', kitEnd: 'injector', to: { connector: 'injector', side } }),
+    )
+    expect(made(entryOf({ kind: 'connected', kitEnd: 'injector', to: { kitEnd: 'injector' } }))).toBe(0)
+    expect(made(sides[0])).toBe(0)
+    expect(made(...sides)).toBe(0)
+    expect(made(...sides, entryOf({ kind: 'tugged', kitEnd: 'injector' }))).toBe(1)
+  })
+
   test('steps of machine and kit come together, the machine first', () => {
     expect(stepsOf(gorseJob, 'wake').map((step) => step.id)).toEqual(['prime', 'start', 'restart', 'idle', 'authority'])
   })

@@ -1,4 +1,5 @@
 import { stations, type Station } from '../dossiers/index.ts'
+import { endsDone } from './endProgress.ts'
 import { gatedStations, jobFindings, openStops } from './jobFindings.ts'
 import type { JobDossiers, JobState } from './model.ts'
 import { trayBars } from './tray.ts'
@@ -63,10 +64,7 @@ function count(dossiers: JobDossiers, state: JobState, station: Station): { made
   const { kit } = dossiers
   if (station === 'check-kit')
     return { made: kit.parts.filter((part) => part.id in state.parts).length, wanted: kit.parts.length }
-  if (station === 'hook-up') {
-    const made = kit.ends.filter((end) => state.connections.some((connection) => connection.kitEnd === end.id))
-    return { made: made.length, wanted: kit.ends.length }
-  }
+  if (station === 'hook-up') return { made: endsDone(dossiers, state), wanted: kit.ends.length }
   const items = workOf(dossiers, state, station)
   return { made: items.filter((item) => item.done).length, wanted: items.length }
 }

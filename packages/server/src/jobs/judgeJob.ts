@@ -1,4 +1,5 @@
 import {
+  endsDone,
   isStationDone,
   stationNow,
   jobFindings,
@@ -11,7 +12,7 @@ import {
 import type { Station } from '@tidy-badger/core/dossiers'
 
 /** Counted up when `judgeJob` says something else for the same journal; stored judgements are then made anew. */
-export const judgementVersion = 3
+export const judgementVersion = 4
 
 /** What follows from a journal for the yard's list and for the learning of times. */
 export interface Judged {
@@ -47,7 +48,7 @@ export function judgeJob(
     changedAt: journal.at(-1)?.receivedAt ?? null,
     station: stationNow(dossiers, state),
     finished,
-    connected: new Set(state.connections.map((made) => made.kitEnd)).size,
+    connected: endsDone(dossiers, state),
     ends: kit.ends.length,
     stop: openStops(jobFindings(dossiers, state))[0]?.reason ?? null,
     missing: kit.parts.filter((part) => state.parts[part.id]?.state === 'missing').map((part) => part.name),

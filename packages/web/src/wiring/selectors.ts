@@ -1,5 +1,5 @@
 import type { KitEnd, WireColour } from '@tidy-badger/core/dossiers'
-import { planTicks, type JobFinding } from '@tidy-badger/core/jobs'
+import { endProgress, type JobFinding } from '@tidy-badger/core/jobs'
 import { targetWords, type Match } from '@tidy-badger/core/wiring'
 import type { JobView } from '../jobs/index.ts'
 
@@ -17,31 +17,19 @@ export interface EndView {
   colours: WireColour[]
 }
 
-/** Stops that are there only until the other half is made too; they do not turn the order of work round. */
-const halfWay = new Set<string>(['pair-one-side', 'cut-open'])
-
 export function endViews(view: JobView): EndView[] {
   const { machine, kit } = view.dossiers
-  return kit.ends.map((end) => {
-    const match = view.plan.find((candidate) => candidate.kitEnd === end.id)
-    const ticks = planTicks(view.dossiers, view.state, end, match)
-    const findings = view.findings.filter((finding) => finding.at.kitEnd === end.id)
-    const stopped = findings.some(
-      (finding) => finding.severity === 'stop' && !finding.lifted && !halfWay.has(finding.rule),
-    )
-    const done = ticks.every((tick) => tick.done)
-    return {
-      end,
-      match,
-      status: stopped ? 'stop' : done ? 'done' : 'open',
-      ticked: ticks.filter((tick) => tick.done).length,
-      ticks: ticks.length,
-      place: match?.target ? targetWords(machine, match.target, kit) : 'not used here: cap it',
-      looks: looksOf(view, match),
-      findings,
-      colours: coloursOf(end),
-    }
-  })
+  return endProgress(view.dossiers, view.state, view.findings).map(({ end, match, ticks, findings, status }) => ({
+    end,
+    match,
+    status,
+    ticked: ticks.filter((tick) => tick.done).length,
+    ticks: ticks.length,
+    place: match?.target ? targetWords(machine, match.target, kit) : 'not used here: cap it',
+    looks: looksOf(view, match),
+    findings,
+    colours: coloursOf(end),
+  }))
 }
 
 /** The end of the kit that belongs to a cavity, if one does. */

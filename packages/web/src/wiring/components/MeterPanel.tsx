@@ -157,7 +157,7 @@ function BigCard({
         </span>{' '}
         <span className="text-[24px]">{unit}</span>
         {computed && computed.planned !== null && (
-          <span className="ml-3 inline-block text-[19px] text-quiet">
+          <span className="block text-[19px] text-quiet">
             here about {shownFigure(computed.planned)} {unit}
           </span>
         )}

@@ -1,0 +1,46 @@
+import type { KitEnd } from '../dossiers/index.ts'
+import type { Match } from '../wiring/index.ts'
+import { jobFindings, type JobFinding } from './jobFindings.ts'
+import type { JobDossiers, JobState } from './model.ts'
+import { planOf } from './planOf.ts'
+import { planTicks, type Tick } from './planTicks.ts'
+
+/** One end of the loom: how far it is, and what is found there. */
+export interface EndProgress {
+  end: KitEnd
+  match: Match | undefined
+  ticks: Tick[]
+  findings: JobFinding[]
+  /** Done once every tick is made and no stop stands there. */
+  status: 'done' | 'open' | 'stop'
+}
+
+/** Stops that are there only until the other half is made too; they do not turn the order of work round. */
+const halfWay = new Set<string>(['pair-one-side', 'cut-open'])
+
+/** Every end of the kit in its order; the yard, the stations and the hook-up count by this alone. */
+export function endProgress(
+  dossiers: JobDossiers,
+  state: JobState,
+  findings: readonly JobFinding[] = jobFindings(dossiers, state),
+): EndProgress[] {
+  const plan = planOf(dossiers, state)
+  return dossiers.kit.ends.map((end) => {
+    const match = plan.find((candidate) => candidate.kitEnd === end.id)
+    const ticks = planTicks(dossiers, state, end, match)
+    const own = findings.filter((finding) => finding.at.kitEnd === end.id)
+    const stopped = own.some((finding) => finding.severity === 'stop' && !finding.lifted && !halfWay.has(finding.rule))
+    return {
+      end,
+      match,
+      ticks,
+      findings: own,
+      status: stopped ? 'stop' : ticks.every((tick) => tick.done) ? 'done' : 'open',
+    }
+  })
+}
+
+/** How many ends are done. */
+export function endsDone(dossiers: JobDossiers, state: JobState): number {
+  return endProgress(dossiers, state).filter(({ status }) => status === 'done').length
+}
