@@ -255,6 +255,7 @@ async function benchKill(): Promise<void> {
     const names = await readdir(join(folder, 'backups')).catch(() => [])
     halves += names.filter((name) => name.endsWith('.zip.part')).length
     whole = names.filter((name) => name.endsWith('.zip')).length
+    if (cycle % 10 === 9) console.error(`${cycle + 1} cycles: ${lost} of ${acknowledged.size} entries lost`)
     if (acknowledged.size > 40_000) break
   }
   say(`kill -9 while a backup runs, ${cycles} cycles: lost entries`, `${lost} of ${acknowledged.size}`, 'limit 0')
