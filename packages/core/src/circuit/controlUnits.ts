@@ -1,9 +1,7 @@
 import type { Machine, Net } from '../dossiers/index.ts'
-import { thermistorRoles } from './deviceFigures.ts'
+import { thermistorRoles, workingVolts } from './deviceFigures.ts'
 import { drawTerminator } from './deviceParts.ts'
 import { pinsOf, type Drawn, type Pin } from './machineParts.ts'
-
-const workingVolts = 6
 
 /** What is behind the pins of the control units: grounds, references, pull-ups and inputs. */
 export function drawControlUnits(drawn: Drawn): void {

@@ -1,5 +1,8 @@
 import { wantedSupplies, type Machine, type MeterState, type SignalRole } from '../dossiers/index.ts'
 
+/** Below this nothing works, V. */
+export const workingVolts = 6
+
 /** At the battery's posts, V (general practice for 12 V machines). */
 export function batteryVolts({ power }: Pick<Machine, 'power'>, state: MeterState): number {
   const lithium = power?.chemistry === 'lithium'

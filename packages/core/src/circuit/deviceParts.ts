@@ -1,6 +1,14 @@
 import type { Connector, Machine } from '../dossiers/index.ts'
 import { busEnds, handsOn } from '../wiring/index.ts'
-import { airflowVolts, isClosed, loadOhms, outputShare, thermistorOhms, thermistorRoles } from './deviceFigures.ts'
+import {
+  airflowVolts,
+  isClosed,
+  loadOhms,
+  outputShare,
+  thermistorOhms,
+  thermistorRoles,
+  workingVolts,
+} from './deviceFigures.ts'
 import { ground } from './drawNetwork.ts'
 import { pinsOf, type Drawn, type Pin } from './machineParts.ts'
 
@@ -8,8 +16,6 @@ import { pinsOf, type Drawn, type Pin } from './machineParts.ts'
 const looksOn = /instrument|dash|display|monitor|fuse|\bunit\b|diagnostic|(?<!throttle )body/i
 const isFeed = ({ net }: Pin) => net.signal === 'supply-switched' || net.signal === 'supply-always'
 const isGround = ({ net }: Pin) => net.signal === 'sensor-ground' || net.signal === 'power-ground'
-/** Below this nothing works, V. */
-const workingVolts = 6
 const isByWire = (machine: Machine) => machine.nets.some((net) => net.role === 'throttle-motor')
 
 /** The pin of a kind that stands nearest in the plug. */

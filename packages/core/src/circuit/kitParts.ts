@@ -11,6 +11,7 @@ import { supplyOf } from '../electrical/index.ts'
 import type { Connection } from '../wiring/index.ts'
 import { drawUnit } from './controlUnits.ts'
 import { drawTerminator } from './deviceParts.ts'
+import { workingVolts } from './deviceFigures.ts'
 import { devicePin, leadNode, loomPin, studNode, wireAtPin } from './drawNetwork.ts'
 import type { FittedKit } from './model.ts'
 import { cavityName, contactOhms, wireOhms, type Drawn, type Pin } from './machineParts.ts'
@@ -19,7 +20,6 @@ import { cavityName, contactOhms, wireOhms, type Drawn, type Pin } from './machi
 const jointOhms = 0.003
 /** What a module's input takes, Ω. */
 const inputOhms = 1e6
-const workingVolts = 6
 const ratedVolts = 12.6
 
 /** Cavities that the connections take off their devices, and wires that they cut. */

@@ -1,5 +1,6 @@
 import {
   machineIndex,
+  zoneOfPlace,
   type Connector,
   type Machine,
   type MeterState,
@@ -103,17 +104,7 @@ function placeNode(place: WirePlace): string {
 
 /** From zone to zone, a tenth more for its way and a hand's length at the ends, m. */
 function wireLengthM(machine: Machine, { from, to }: Wire): number {
-  const { connectors, studs, zones } = machineIndex(machine)
-  const at = (place: WirePlace) => {
-    const zone =
-      'connector' in place
-        ? connectors.get(place.connector)?.zone
-        : 'stud' in place
-          ? studs.get(place.stud)?.zone
-          : undefined
-    return zone === undefined ? undefined : zones.get(zone)?.at
-  }
-  const [a, b] = [at(from), at(to)]
+  const [a, b] = [zoneOfPlace(machine, from)?.at, zoneOfPlace(machine, to)?.at]
   return a && b ? 0.15 + 1.1 * Math.hypot(a.x - b.x, a.y - b.y, a.z - b.z) : someLengthM
 }
 

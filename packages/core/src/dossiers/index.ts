@@ -15,7 +15,7 @@ export { machineSchema } from './schema.ts'
 export { accessContradictions, coverCycle } from './accessContradictions.ts'
 export { acrossFlats, fastenerWords, minutesText, readFasteners, readMinutes, toolOf } from './readFasteners.ts'
 export { netAt, wireAt, wiresOfConnector } from './lookUp.ts'
-export { cavityKey, machineIndex, type CavityPlace, type MachineIndex } from './machineIndex.ts'
+export { cavityKey, machineIndex, placeKey, zoneOfPlace, type CavityPlace, type MachineIndex } from './machineIndex.ts'
 export {
   emptyPassageRow,
   emptyPlaceRow,

@@ -1,4 +1,4 @@
-import type { Connector, ConnectorId, Machine, Net, NetId, Stud, Wire, Zone } from './model.ts'
+import type { Connector, ConnectorId, Machine, Net, NetId, Stud, StudId, Wire, WirePlace, Zone } from './model.ts'
 
 /** Where a net comes to the surface: a cavity of a plug. */
 export interface CavityPlace {
@@ -14,6 +14,8 @@ export interface MachineIndex {
   zones: Map<string, Zone>
   wires: Map<string, Wire>
   wireInCavity: Map<string, Wire>
+  /** All wires that end at a place, by `placeKey`. */
+  wiresAt: Map<string, Wire[]>
   wiresOf: Map<ConnectorId, { cavity: number; wire: Wire }[]>
   placesOfNet: Map<NetId, (CavityPlace & { wire: Wire })[]>
 }
@@ -31,11 +33,13 @@ export function machineIndex(machine: Machine): MachineIndex {
     zones: new Map(machine.zones.map((item) => [item.id, item])),
     wires: new Map(machine.wires.map((item) => [item.id, item])),
     wireInCavity: new Map(),
+    wiresAt: new Map(),
     wiresOf: new Map(),
     placesOfNet: new Map(),
   }
   for (const wire of machine.wires)
     for (const place of [wire.from, wire.to]) {
+      pushTo(index.wiresAt, placeKey(place), wire)
       if (!('connector' in place)) continue
       const { connector, cavity } = place
       index.wireInCavity.set(cavityKey(connector, cavity), wire)
@@ -45,6 +49,23 @@ export function machineIndex(machine: Machine): MachineIndex {
   for (const list of index.wiresOf.values()) list.sort((a, b) => a.cavity - b.cavity)
   indices.set(machine, index)
   return index
+}
+
+/** A stud, cavity or splice, told from all others. */
+export function placeKey(place: WirePlace): string {
+  if ('stud' in place) return `stud ${place.stud}`
+  return 'splice' in place ? `splice ${place.splice}` : `${place.connector} ${place.cavity}`
+}
+
+/** The zone of a plug, stud or cavity; undefined at a splice, which lies anywhere. */
+export function zoneOfPlace(
+  machine: Machine,
+  place: { connector: ConnectorId } | { stud: StudId } | { splice: string },
+): Zone | undefined {
+  const { connectors, studs, zones } = machineIndex(machine)
+  if ('splice' in place) return undefined
+  const id = 'connector' in place ? connectors.get(place.connector)?.zone : studs.get(place.stud)?.zone
+  return id === undefined ? undefined : zones.get(id)
 }
 
 export function cavityKey(connector: ConnectorId, cavity: number): string {

@@ -1,5 +1,6 @@
 import {
   machineIndex,
+  zoneOfPlace,
   wireAt,
   zoneAirC,
   type FlyingLead,
@@ -65,15 +66,8 @@ export function airAtEnd(
   matches: readonly Pick<Match, 'kitEnd' | 'target'>[],
   kitEnd: string,
 ): number {
-  const { zones, connectors, studs } = machineIndex(machine)
   const target = matches.find((match) => match.kitEnd === kitEnd)?.target
-  const zone =
-    target && 'connector' in target
-      ? connectors.get(target.connector)?.zone
-      : target && 'stud' in target
-        ? studs.get(target.stud)?.zone
-        : undefined
-  return zoneAirC(zones.get(zone ?? ''))
+  return zoneAirC(target && ('connector' in target || 'stud' in target) ? zoneOfPlace(machine, target) : undefined)
 }
 
 /** The circuit an end is joined to by the plan. */

@@ -41,6 +41,6 @@ export function endProgress(
 }
 
 /** How many ends are done. */
-export function endsDone(dossiers: JobDossiers, state: JobState): number {
-  return endProgress(dossiers, state).filter(({ status }) => status === 'done').length
+export function endsDone(dossiers: JobDossiers, state: JobState, findings?: readonly JobFinding[]): number {
+  return endProgress(dossiers, state, findings).filter(({ status }) => status === 'done').length
 }

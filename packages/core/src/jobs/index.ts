@@ -14,7 +14,7 @@ export { invalidatedBy, movesDossiers, refsInForce, refsNamed, type JobRefs } fr
 export { aheadMs, instant, isAhead } from './instant.ts'
 export { checkReferences } from './checkReferences.ts'
 export { endProgress, endsDone, type EndProgress } from './endProgress.ts'
-export { builtConnections, jobMeter, type JobMeter } from './jobMeter.ts'
+export { builtConnections, connectionsPlanned, jobMeter, type JobMeter } from './jobMeter.ts'
 export { gatedStations, jobFindings, openStops, type FindingContext, type JobFinding } from './jobFindings.ts'
 export {
   currentTrim,

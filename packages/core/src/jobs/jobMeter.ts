@@ -1,5 +1,5 @@
 import { meterFigures, type FittedKit, type MeterFigure } from '../circuit/index.ts'
-import { meterCards, plannedConnections, type MeterCard } from '../wiring/index.ts'
+import { meterCards, plannedConnections, type Connection, type MeterCard } from '../wiring/index.ts'
 import { joinSchoolOf } from './choices.ts'
 import type { JobDossiers, JobState } from './model.ts'
 import { planOf } from './planOf.ts'
@@ -23,9 +23,14 @@ export function jobMeter(dossiers: JobDossiers, state: Pick<JobState, 'choices' 
       plan.find((match) => match.kitEnd === end.id),
     ),
   )
-  const planned: FittedKit = { kit, connections: plannedConnections(machine, kit, plan, joinSchoolOf(state)) }
+  const planned: FittedKit = { kit, connections: connectionsPlanned(dossiers, state) }
   const built: FittedKit = { kit, connections: builtConnections(state) }
   return { cards, figures: meterFigures(machine, [planned], [built], cards) }
+}
+
+/** What the plan joins, with the choices of the job. */
+export function connectionsPlanned(dossiers: JobDossiers, state: Pick<JobState, 'choices'>): Connection[] {
+  return plannedConnections(dossiers.machine, dossiers.kit, planOf(dossiers, state), joinSchoolOf(state))
 }
 
 /** What is joined now. */

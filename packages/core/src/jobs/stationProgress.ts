@@ -1,6 +1,6 @@
 import { stations, type Station } from '../dossiers/index.ts'
 import { endsDone } from './endProgress.ts'
-import { gatedStations, jobFindings, openStops } from './jobFindings.ts'
+import { gatedStations, jobFindings, openStops, type JobFinding } from './jobFindings.ts'
 import type { JobDossiers, JobState } from './model.ts'
 import { trayBars } from './tray.ts'
 import { workOf } from './workItems.ts'
@@ -21,9 +21,17 @@ export interface StationBar {
   says: string
 }
 
-/** Open stops before the engine runs and the machine leaves, and what is still in the tray. */
-export function stationBars(dossiers: JobDossiers, state: JobState, station: Station): StationBar[] {
-  const stops = gatedStations.includes(station) ? openStops(jobFindings(dossiers, state)) : []
+/**
+ * Open stops before the engine runs and the machine leaves, and what is still in the tray.
+ * @param findings of the job, where they are known already
+ */
+export function stationBars(
+  dossiers: JobDossiers,
+  state: JobState,
+  station: Station,
+  findings?: readonly JobFinding[],
+): StationBar[] {
+  const stops = gatedStations.includes(station) ? openStops(findings ?? jobFindings(dossiers, state)) : []
   const tray = trayBars(dossiers, state, station)
   return [
     ...stops.map(({ reason, remedy }): StationBar => ({ code: 'stop-open', says: `${reason} ${remedy}` })),
@@ -33,38 +41,50 @@ export function stationBars(dossiers: JobDossiers, state: JobState, station: Sta
 
 /** How far each station is, in working order. What was done and is barred now is open again, whatever came after it. */
 export function stationProgress(dossiers: JobDossiers, state: JobState): StationProgress[] {
+  const findings = jobFindings(dossiers, state)
   return stations.map((station) => ({
     station,
-    ...count(dossiers, state, station),
-    ...standing(dossiers, state, station),
+    ...count(dossiers, state, station, findings),
+    ...standing(dossiers, state, station, findings),
   }))
 }
 
 /** Whether a station is done and still counts as done. */
-export function isStationDone(dossiers: JobDossiers, state: JobState, station: Station): boolean {
-  return standing(dossiers, state, station).done
+export function isStationDone(
+  dossiers: JobDossiers,
+  state: JobState,
+  station: Station,
+  findings?: readonly JobFinding[],
+): boolean {
+  return standing(dossiers, state, station, findings).done
 }
 
 /** The first station that is not done; the last when all are. */
-export function stationNow(dossiers: JobDossiers, state: JobState): Station {
-  return stations.find((station) => !isStationDone(dossiers, state, station)) ?? 'hand-back'
+export function stationNow(dossiers: JobDossiers, state: JobState, findings?: readonly JobFinding[]): Station {
+  return stations.find((station) => !isStationDone(dossiers, state, station, findings)) ?? 'hand-back'
 }
 
 function standing(
   dossiers: JobDossiers,
   state: JobState,
   station: Station,
+  findings?: readonly JobFinding[],
 ): Pick<StationProgress, 'done' | 'reopened'> {
   if (!(station in state.stationsDone)) return { done: false }
-  const [bar] = stationBars(dossiers, state, station)
+  const [bar] = stationBars(dossiers, state, station, findings)
   return bar ? { done: false, reopened: bar.says } : { done: true }
 }
 
-function count(dossiers: JobDossiers, state: JobState, station: Station): { made: number; wanted: number } {
+function count(
+  dossiers: JobDossiers,
+  state: JobState,
+  station: Station,
+  findings: readonly JobFinding[],
+): { made: number; wanted: number } {
   const { kit } = dossiers
   if (station === 'check-kit')
     return { made: kit.parts.filter((part) => part.id in state.parts).length, wanted: kit.parts.length }
-  if (station === 'hook-up') return { made: endsDone(dossiers, state), wanted: kit.ends.length }
+  if (station === 'hook-up') return { made: endsDone(dossiers, state, findings), wanted: kit.ends.length }
   const items = workOf(dossiers, state, station)
   return { made: items.filter((item) => item.done).length, wanted: items.length }
 }

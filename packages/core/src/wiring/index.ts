@@ -36,7 +36,7 @@ export {
   type MeterPlace,
 } from './meterCards.ts'
 export { handsOn, sourceOf } from './sourceOf.ts'
-export { allNodes, moduleDoes, traceTree, type TraceKind, type TraceNode, type TraceTree } from './traceTree.ts'
+export { moduleDoes, traceTree, type TraceKind, type TraceNode, type TraceTree } from './traceTree.ts'
 export { barredFromMeter, expectedReadings } from './readings.ts'
 export {
   moduleSources,

@@ -1,8 +1,8 @@
 import {
   inSentence,
-  machineIndex,
   wireName,
   wiresOfConnector,
+  zoneOfPlace,
   type Connector,
   type ConnectorId,
   type Machine,
@@ -136,16 +136,7 @@ function findWireLookalikes(machine: Machine, wanted: Wire): WireLookalike[] {
 const gravest: readonly Confusion[] = ['swapped', 'same', 'stripe only', 'close colours']
 
 function zonesOf(machine: Machine, wire: Wire): string[] {
-  const { connectors, studs } = machineIndex(machine)
-  return [wire.from, wire.to].flatMap((place) => {
-    const zone =
-      'connector' in place
-        ? connectors.get(place.connector)?.zone
-        : 'stud' in place
-          ? studs.get(place.stud)?.zone
-          : undefined
-    return zone === undefined ? [] : [zone]
-  })
+  return [wire.from, wire.to].flatMap((place) => zoneOfPlace(machine, place)?.id ?? [])
 }
 
 function tellWires(machine: Machine, wanted: Wire, other: Wire, confusion: Confusion): string {

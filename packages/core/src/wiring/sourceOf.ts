@@ -3,12 +3,6 @@ import { machineIndex, type Connector, type Machine, type Net, type WirePlace } 
 /** Boxes that hand on what they are fed with, as the key or a relay says. */
 export const handsOn = /fuse|relay|ignition|switch|regulator/i
 
-/** The place of a circuit with this stud, cavity or splice, told from others. */
-export function placeKey(place: WirePlace): string {
-  if ('stud' in place) return `stud ${place.stud}`
-  return 'splice' in place ? `splice ${place.splice}` : `${place.connector} ${place.cavity}`
-}
-
 /**
  * Where a circuit comes from: a supply from its live stud, the relay, fuse box or switch that hands it on; everything else, and what
  * nothing hands on, from the control unit; else its stud or the first plug in the document. Null for a circuit of splices alone.

@@ -1,6 +1,7 @@
 import {
   inSentence,
   machineIndex,
+  placeKey,
   wireName,
   type ConnectorId,
   type Kit,
@@ -14,7 +15,7 @@ import {
 } from '../dossiers/index.ts'
 import type { Connection } from './model.ts'
 import { busEnds } from './busEnds.ts'
-import { placeKey, sourceOf } from './sourceOf.ts'
+import { sourceOf } from './sourceOf.ts'
 
 export const traceKinds = [
   'control unit',
@@ -107,18 +108,12 @@ function chain(stations: readonly TraceNode[], then: TraceNode[]): TraceNode[] {
 }
 
 function walker(machine: Machine, kit: Kit, connections: readonly Connection[]) {
-  const { connectors, studs, nets, wiresOf } = machineIndex(machine)
+  const { connectors, studs, nets, wiresOf, wiresAt } = machineIndex(machine)
   const seenWires = new Set<string>()
-  const at = new Map<string, Wire[]>()
-  for (const wire of machine.wires)
-    for (const place of [wire.from, wire.to]) {
-      const key = placeKey(place)
-      at.set(key, [...(at.get(key) ?? []), wire])
-    }
 
   /** Wires that lead on from a place, each with what follows. */
   function onward(place: WirePlace): TraceNode[] {
-    const found = (at.get(placeKey(place)) ?? []).flatMap((wire): TraceNode[] => {
+    const found = (wiresAt.get(placeKey(place)) ?? []).flatMap((wire): TraceNode[] => {
       if (seenWires.has(wire.id)) return []
       seenWires.add(wire.id)
       const far = placeKey(wire.from) === placeKey(place) ? wire.to : wire.from
@@ -214,7 +209,7 @@ function walker(machine: Machine, kit: Kit, connections: readonly Connection[]) 
   }
 
   function mateNode(mate: ConnectorId, cavity: number): TraceNode {
-    if (!at.has(placeKey({ connector: mate, cavity })))
+    if (!wiresAt.has(placeKey({ connector: mate, cavity })))
       return leaf('open', `no wire in cavity ${cavity} of the loom behind it`, { connector: mate, cavity })
     return { ...plugNode(mate, cavity), children: onward({ connector: mate, cavity }) }
   }

@@ -40,17 +40,18 @@ export function judgeJob(
   state: JobState,
 ): Judged {
   const { machine, kit } = dossiers
-  const finished = isStationDone(dossiers, state, 'hand-back')
+  const findings = jobFindings(dossiers, state)
+  const finished = isStationDone(dossiers, state, 'hand-back', findings)
   return {
     ...refs,
     machineName: `${machine.maker} ${machine.model}`,
     kitName: `${kit.maker} ${kit.model}`,
     changedAt: journal.at(-1)?.receivedAt ?? null,
-    station: stationNow(dossiers, state),
+    station: stationNow(dossiers, state, findings),
     finished,
-    connected: endsDone(dossiers, state),
+    connected: endsDone(dossiers, state, findings),
     ends: kit.ends.length,
-    stop: openStops(jobFindings(dossiers, state))[0]?.reason ?? null,
+    stop: openStops(findings)[0]?.reason ?? null,
     missing: kit.parts.filter((part) => state.parts[part.id]?.state === 'missing').map((part) => part.name),
     rides: state.logs.length,
     times: finished ? measuredMinutes(journal, dossiers).map(({ key, minutes }) => ({ key, minutes })) : [],

@@ -2,16 +2,15 @@ import { alikeWords } from '@tidy-badger/core/circuit'
 import type { Kit, Machine } from '@tidy-badger/core/dossiers'
 import {
   builtConnections,
+  connectionsPlanned,
   jobFindings,
   jobMeter,
-  joinSchoolOf,
   planOf,
   type JobDossiers,
   type JobState,
 } from '@tidy-badger/core/jobs'
 import {
   checkWiring,
-  plannedConnections,
   touchedNets,
   traceSignal,
   traceTree,
@@ -33,7 +32,7 @@ export function ofJob({ dossiers, state, errata }: WiringTask): object {
   const { machine, kit } = dossiers
   const plan = planOf(dossiers, state)
   const connections = builtConnections(state)
-  const planned = plannedConnections(machine, kit, plan, joinSchoolOf(state))
+  const planned = connectionsPlanned(dossiers, state)
   const nets = touchedNets(machine, kit, [...planned, ...connections])
   return {
     connections,
@@ -61,7 +60,7 @@ export interface TraceTask extends Omit<WiringTask, 'errata'> {
 /** One circuit of a job as a tree from its source; null where the machine has no such circuit. */
 export function trace({ dossiers, state, net, as }: TraceTask): TraceAnswer | null {
   const { machine, kit } = dossiers
-  const planned = plannedConnections(machine, kit, planOf(dossiers, state), joinSchoolOf(state))
+  const planned = connectionsPlanned(dossiers, state)
   const built = builtConnections(state)
   const asked = net ?? touchedNets(machine, kit, [...planned, ...built]).at(0) ?? machine.nets.at(0)?.id
   if (asked === undefined || !machine.nets.some(({ id }) => id === asked)) return null

@@ -1,12 +1,5 @@
-import { joinSchoolOf } from '@tidy-badger/core/jobs'
-import {
-  moduleSources,
-  plannedConnections,
-  touchedNets,
-  traceTree,
-  type TraceNode,
-  type TraceTree,
-} from '@tidy-badger/core/wiring'
+import { connectionsPlanned } from '@tidy-badger/core/jobs'
+import { moduleSources, touchedNets, traceTree, type TraceNode, type TraceTree } from '@tidy-badger/core/wiring'
 import { useMemo, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { selectEnd, selectPlace } from '../store.ts'
@@ -14,14 +7,11 @@ import { Wire } from '../Wire.tsx'
 
 /** Every circuit the module meets as a tree from its source, as planned or as built. */
 export function SignalPaths({ end }: { end: string }) {
-  const { dossiers, state, plan } = useJob()
+  const { dossiers, state } = useJob()
   const { machine, kit } = dossiers
   const [built, setBuilt] = useState(false)
   const [picked, setPicked] = useState<string | null>(null)
-  const planned = useMemo(
-    () => plannedConnections(machine, kit, plan, joinSchoolOf(state)),
-    [machine, kit, plan, state],
-  )
+  const planned = useMemo(() => connectionsPlanned(dossiers, state), [dossiers, state])
   const connections = built ? state.connections : planned
   const nets = useMemo(
     () => touchedNets(machine, kit, [...planned, ...state.connections]),
