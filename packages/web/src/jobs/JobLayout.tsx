@@ -161,7 +161,10 @@ function JobHeader({ view, tools }: { view: JobView; tools: ReactNode }) {
 /** Whether what was done is with the server, on its way, or kept here. */
 function LinkState() {
   const link = useJournal((state) => state.link)
-  const waiting = useJournal((state) => state.unsent.filter((batch) => batch.state === 'waiting').length)
+  const waiting = useJournal(
+    (state) => state.unsent.filter((batch) => batch.state === 'waiting').length + state.writing,
+  )
+  const aside = useJournal((state) => state.unsent.filter((batch) => batch.state !== 'waiting').length)
   const typed = useTypedCount(`job/${useJob().job.id}/`)
   const [Icon, words, tone] =
     link === 'unpaired'
@@ -170,9 +173,11 @@ function LinkState() {
         ? [CloudOff, waiting > 0 ? `link down, ${waiting} not yet sent` : 'link down', 'text-lamp-ink']
         : waiting > 0
           ? [CloudUpload, `${waiting} not yet sent`, 'text-lamp-ink']
-          : typed > 0
-            ? [PencilLine, 'typed, kept here', 'text-quiet']
-            : [CircleCheck, 'saved', 'text-good']
+          : aside > 0
+            ? [CloudOff, `${aside} only on this device`, 'text-stop']
+            : typed > 0
+              ? [PencilLine, 'typed, kept here', 'text-quiet']
+              : [CircleCheck, 'saved', 'text-good']
   return (
     <p role="status" className={`flex items-center gap-1.5 font-semibold ${tone}`}>
       <Icon aria-hidden size={19} />

@@ -146,7 +146,9 @@ describe('what goes well', () => {
   test('is shown at once, sent, and counted once', async () => {
     const journal = await opened()
     const writing = journal.append(gorseJob, [note('a')])
+    expect(journal.state.getState().writing).toBe(1)
     await writing
+    expect(journal.state.getState().writing).toBe(0)
     expect(texts(entriesShown(journal.state.getState()))).toEqual(['a'])
     await settle(journal)
     expect(texts(server.entries)).toEqual(['a'])

@@ -20,6 +20,7 @@ const nothing: JournalState = {
   head: 0,
   yard: null,
   unsent: [],
+  writing: 0,
   link: 'up',
   failure: null,
 }
@@ -78,7 +79,12 @@ export function createJournalStore({ http, store, now, id: newId, writer, later,
       const dependents = plan.kind === 'conflict' ? (plan.problems[0].dependents ?? []) : []
       return { ok: false, message: plan.problems.map((problem) => problem.message).join(' '), dependents }
     }
-    await keep(jobId, { ...fresh, base: head, entries })
+    set(({ writing }) => ({ writing: writing + 1 }))
+    try {
+      await keep(jobId, { ...fresh, base: head, entries })
+    } finally {
+      if (isOpen(jobId)) set(({ writing }) => ({ writing: Math.max(0, writing - 1) }))
+    }
     void sync()
     return { ok: true, ids: entries.map((entry) => entry.id) }
   }

@@ -40,6 +40,8 @@ export interface JournalState {
   head: number
   yard: string | null
   unsent: UnsentBatch[]
+  /** Writes under way to this device's store: not in `unsent` yet. */
+  writing: number
   link: 'up' | 'down' | 'unpaired'
   failure: string | null
 }
