@@ -3,10 +3,11 @@
  * from its journal (as built, covers, findings, minutes, settings, map), as JSON in canonical order.
  * `npm run canonical` compares with the kept view and lists what differs; `npm run canonical -- --keep` keeps the new one.
  */
+import { currentTrim } from '../packages/core/src/fuel-trim/index.ts'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { shippedDossiers } from '../packages/core/src/dossiers/shipped/index.ts'
-import { currentTrim, jobFindings, jobTasks, stationProgress } from '../packages/core/src/jobs/index.ts'
+import { jobFindings, jobTasks, stationProgress } from '../packages/core/src/jobs/index.ts'
 import { contentHash } from '../packages/core/src/shared/index.ts'
 import { seedDemo } from '../packages/server/src/demo/index.ts'
 import { testApp } from '../packages/server/src/testApp.ts'

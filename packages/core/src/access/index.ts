@@ -1,3 +1,30 @@
+export {
+  accessEntries,
+  alsoChosen,
+  batteryChosen,
+  coverName,
+  coverOff,
+  coverOn,
+  coverOrderChosen,
+  leftOff,
+  peopleChosen,
+  wayChosen,
+} from './entries.ts'
+export {
+  alsoTargets,
+  batteryPracticeOf,
+  batteryPractices,
+  batteryPracticesFor,
+  fixedWayTo,
+  fixedWays,
+  freshAccess,
+  handOrderOf,
+  inPractice,
+  peopleOf,
+  type AccessDecisions,
+  type AccessState,
+  type BatteryPractice,
+} from './state.ts'
 export { accessGaps, type AccessGap } from './accessGaps.ts'
 export { bodyView, viewRimM, type BodyView, type View } from './bodyView.ts'
 export { bodyOutline, type BodyOutline, type DrawnPoint, type DrawnWheel } from './bodyOutline.ts'

@@ -1,5 +1,5 @@
 import { inSentence, machineIndex, type Kit, type Machine, type Net } from '../dossiers/index.ts'
-import { judgeFeed, relayCoilA, ruleCatalogue, targetWords, type Match } from '../wiring/index.ts'
+import { judgeFeed, relayCoilA, targetWords, wiringRules, type Match } from '../wiring/index.ts'
 import { idleDrain } from './idleDrain.ts'
 import { fuseWithinMm } from './chooseFuse.ts'
 import { fuseOf } from './supplyLine.ts'
@@ -113,7 +113,7 @@ export function feedOptions(
     const where = placeOfNet(machine, net, matches)
     if (!where) continue
     const base = { net: net.id, where, materials: [], own: false }
-    const bad = judgeFeed(net, lead, continuousA)?.find((verdict) => ruleCatalogue[verdict.rule].severity === 'stop')
+    const bad = judgeFeed(net, lead, continuousA)?.find((verdict) => wiringRules[verdict.rule].severity === 'stop')
     if (bad || net.highVoltage) {
       const why = bad?.reason ?? `${net.name} is far above battery voltage.`
       options.push(refused(`tap-${net.id}`, 'lamp tap', net.name, why, base))

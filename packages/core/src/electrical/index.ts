@@ -1,4 +1,13 @@
 export {
+  feedPracticeOf,
+  feedingChosen,
+  freshSupply,
+  groundPracticeOf,
+  groundingChosen,
+  supplyEntries,
+  type SupplyState,
+} from './entries.ts'
+export {
   ampacityA,
   bladeFusesA,
   chooseFuse,
@@ -45,3 +54,5 @@ export { airAtEnd, supplyOf, type Supply } from './supplyOf.ts'
 export { atLeast, atMost, dropLimitsV, type DropUse, type Verdict } from './verdict.ts'
 export { awgAreaMm2, awgDiameterMm } from '../shared/index.ts'
 export { runResistanceOhm, wireRun, type WireRun, type WireRunAsked } from './wireRun.ts'
+export { fuseFindings } from './fuseFindings.ts'
+export { supplyRules, type SupplyRule } from './rules.ts'

@@ -1,17 +1,8 @@
+import { openStops } from '../findings/index.ts'
+import { currentTrim } from '../fuel-trim/index.ts'
 import { wireAt, wireName, type KitEnd, type KitSetting, type WireColour } from '../dossiers/index.ts'
-import {
-  currentTrim,
-  differences,
-  electricsOf,
-  jobFindings,
-  openStops,
-  planOf,
-  stationProgress,
-  trayOf,
-  type JobDossiers,
-  type JobState,
-} from '../jobs/index.ts'
-import { targetWords } from '../wiring/index.ts'
+import { electricsOf, jobFindings, stationProgress, trayOf, type JobDossiers, type JobState } from '../jobs/index.ts'
+import { connectionPlan, differences, targetWords } from '../wiring/index.ts'
 
 export interface SheetWire {
   cavity: number
@@ -130,7 +121,7 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
       (found) =>
         `${found.own ? 'Pierced in this job' : found.what}: ${found.text}. ${found.dealt ? `Dealt with: ${found.dealt.how}.` : 'Still as it was.'}`,
     ),
-    differences: differences(dossiers, state, planOf(dossiers, state)).map(
+    differences: differences(dossiers, state, connectionPlan(dossiers, state)).map(
       (item) =>
         `${kit.ends.find((end) => end.id === item.kitEnd)?.name ?? item.kitEnd}: ${item.built}, planned ${item.planned}.${item.accepted ? ` ${item.accepted.reason}` : ''}`,
     ),

@@ -1,6 +1,7 @@
+import { requireTrimBasis } from '../fuel-trim/index.ts'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { replay, requireTrimBasis, type NewEntry } from '../jobs/index.ts'
+import { replay, type NewEntry } from '../jobs/index.ts'
 import { gorseCase, rightConnections } from '../wiring/gorseCase.ts'
 import { handbackSheet } from './handbackSheet.ts'
 import { readTrimCsv, trimCsv } from './trimCsv.ts'

@@ -1,6 +1,6 @@
 import { wireAt, inSentence, wireName, type KitEnd } from '../dossiers/index.ts'
-import { planOf, type JobDossiers, type JobState } from '../jobs/index.ts'
-import { targetWords, type ConnectionTarget } from '../wiring/index.ts'
+import type { JobDossiers, JobState } from '../jobs/index.ts'
+import { connectionPlan, targetWords, type ConnectionTarget } from '../wiring/index.ts'
 
 /** A label that stays on the machine, so that the next person knows. */
 export interface WireLabel {
@@ -15,7 +15,7 @@ export interface WireLabel {
 
 /** One label for every end: as built where it is built, else as planned. Sockets within the kit need none. */
 export function wireLabels(dossiers: JobDossiers, job: { id: string; title: string }, state: JobState): WireLabel[] {
-  const plan = planOf(dossiers, state)
+  const plan = connectionPlan(dossiers, state)
   return dossiers.kit.ends.flatMap((end): WireLabel[] => {
     if (end.type === 'plug') return []
     const made = state.connections.find((connection) => connection.kitEnd === end.id)

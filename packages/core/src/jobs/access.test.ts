@@ -1,25 +1,23 @@
+import type { JobDossiers, JobState } from './state.ts'
+import { checkReferences, planAppend, replay } from './jobJournal.ts'
 import { describe, expect, test } from 'vitest'
 import { shippedKit, shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
 import { fittings } from '../wiring/shippedCase.ts'
-import { batterySchoolOf, batterySchoolsFor } from './accessChoices.ts'
 import { mountPlaceOf, mountPlaceWhy, routesOf } from './mountPlace.ts'
-import { checkReferences } from './checkReferences.ts'
 import { accessOf, alsoCost, jobTargets } from './jobAccess.ts'
 import { plannedLoom } from './jobRoute.ts'
 import { asJournal, entryOf, gorseJob } from './journalCase.ts'
 import { daySpread, jobDay, jobTasks } from './jobTasks.ts'
 import { consumables, missingTools, tiesOf, toolsNeeded } from './materials.ts'
 import { learntDay, learntTimes, measuredMinutes } from './measuredMinutes.ts'
-import type { EntryBody, JobDossiers, JobState, NewEntry } from './model.ts'
-import { planAppend } from './planAppend.ts'
-import { replay } from './replay.ts'
+import type { EntryBody, NewEntry } from './model.ts'
 import { timeReport } from './timeReport.ts'
 import { timersOf } from './timers.ts'
 import { trayBars, trayOf } from './tray.ts'
 import { variantQuestions } from './variantQuestions.ts'
 import { stepsOf } from './jobSteps.ts'
-import { entryOfWork, workOf } from './workItems.ts'
-import { findTarget } from '../access/index.ts'
+import { entriesOfWork, workOf } from './workItems.ts'
+import { batteryPracticeOf, batteryPracticesFor, findTarget } from '../access/index.ts'
 
 const stateOf = (dossiers: JobDossiers, ...bodies: EntryBody[]) =>
   replay(
@@ -44,7 +42,10 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
   test('work from first to last tick leaves an empty tray and nothing waiting in a ring', () => {
     const entries: NewEntry[] = []
     for (const station of ['make-safe', 'open-up', 'set-up', 'wake', 'close-up'] as const)
-      for (const item of workOf(dossiers, replay(dossiers, entries), station)) entries.push(entryOf(entryOfWork(item)))
+      for (const item of workOf(dossiers, replay(dossiers, entries), station)) {
+        const [tick] = entriesOfWork(item, dossiers, replay(dossiers, entries)).slice(-1)
+        entries.push(entryOf(tick))
+      }
     const state = replay(dossiers, entries)
     expect(state.held).toEqual([])
     expect(trayOf(dossiers, state)).toEqual([])
@@ -106,7 +107,7 @@ describe('where covers stand among the work', () => {
     const found: EntryBody = { kind: 'found', what: 'bypass', text: 'old loom', about: { connector: 'oxygen' } }
     const state = stateOf(gorseJob, found)
     expect(jobTargets(gorseJob, state).map((target) => target.id)).toContain('oxygen')
-    const [item] = workOf(gorseJob, state, 'open-up').filter((work) => work.kind === 'earlier')
+    const [item] = workOf(gorseJob, state, 'open-up').filter((work) => work.kind === 'own')
     expect(item.minutes.likely).toBe(9)
     expect(accessOf(gorseJob, state)?.removals.map((removal) => removal.cover.id)).toContain('side-left')
     const done = replay(gorseJob, [
@@ -127,16 +128,16 @@ describe('where covers stand among the work', () => {
 describe('schools', () => {
   test('one battery leaves two schools, two batteries one; positive first is none', () => {
     for (const machine of shippedMachines) {
-      const open = batterySchoolsFor(machine)
+      const open = batteryPracticesFor(machine)
       expect(open).toEqual(
         (machine.batteries?.length ?? 0) > 1 ? ['both negatives off'] : ['negative off', 'battery out'],
       )
-      expect(batterySchoolOf(machine)).toBe(open[0])
+      expect(batteryPracticeOf(machine)).toBe(open[0])
     }
   })
 
   test('the school decides which step is shown', () => {
-    const out: EntryBody = { kind: 'choice', choice: 'battery', value: 'battery out', replaces: null }
+    const out: EntryBody = { kind: 'battery-practice-chosen', value: 'battery out', replaces: null }
     expect(names(gorseJob, 'make-safe', out)).toContain('step.battery-out')
     expect(names(gorseJob, 'make-safe', out)).not.toContain('step.battery-off')
     expect(stateOf(gorseJob, out, { kind: 'step-done', step: 'battery-out' }).power).toBe('off')
@@ -152,7 +153,7 @@ describe('schools', () => {
       expect(mountPlaceOf(dossiers)?.id).toBe(routes?.ok && routes.value.places[0].place.id)
       expect(mountPlaceWhy(dossiers, fresh)).toMatch(/^(Best of|The only)/)
     }
-    const state = stateOf(gorseJob, { kind: 'choice', choice: 'mount-place', value: 'seat-box', replaces: null })
+    const state = stateOf(gorseJob, { kind: 'mount-place-chosen', value: 'seat-box', replaces: null })
     expect(mountPlaceOf(gorseJob, state)?.id).toBe('seat-box')
     const text = (chosen?: JobState) =>
       stepsOf(gorseJob, 'lay-loom', chosen).find((step) => step.id === 'trial-mount')?.text
@@ -180,7 +181,7 @@ describe('what else, live', () => {
   })
 
   test('what was taken in as well is in the plan', () => {
-    const state = stateOf(gorseJob, { kind: 'choice', choice: 'also', value: 'connector:oxygen', replaces: null })
+    const state = stateOf(gorseJob, { kind: 'also-reached-chosen', value: ['connector:oxygen'], replaces: null })
     expect(accessOf(gorseJob, state)?.removals.map((removal) => removal.cover.id)).toContain('side-left')
   })
 })

@@ -1,9 +1,9 @@
+import { freshState } from './jobJournal.ts'
+import type { JobDossiers, JobState } from './state.ts'
 import type { Kit } from '../dossiers/index.ts'
 import { expectedMinutes } from '../scheduling/index.ts'
 import { alsoCost, jobTargets } from './jobAccess.ts'
 import { jobTasks } from './jobTasks.ts'
-import type { JobDossiers, JobState } from './model.ts'
-import { freshState } from './replay.ts'
 
 /** What fitting another kit in the same day adds. */
 export interface AlsoKit {

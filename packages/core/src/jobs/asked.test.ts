@@ -1,15 +1,16 @@
+import { planAppend, replay } from './jobJournal.ts'
+import type { JobDossiers } from './state.ts'
+import { openStops } from '../findings/index.ts'
 import { describe, expect, test } from 'vitest'
 import { shippedKit, shippedMachine } from '../wiring/shippedCase.ts'
 import { handbackSheet } from '../handover/index.ts'
-import { jobFindings, openStops } from './jobFindings.ts'
+import { jobFindings } from './jobFindings.ts'
 import { jobSteps, stepsOf } from './jobSteps.ts'
 import { asJournal, entryOf, gorseJob } from './journalCase.ts'
-import type { EntryBody, JobDossiers, JournalEntry, NewEntry } from './model.ts'
-import { planAppend } from './planAppend.ts'
-import { replay } from './replay.ts'
+import type { EntryBody, JournalEntry, NewEntry } from './model.ts'
 import { stations } from '../dossiers/index.ts'
 import { reasonIsGiven } from './stepAsks.ts'
-import { workOf, entryOfWork } from './workItems.ts'
+import { workOf, entriesOfWork } from './workItems.ts'
 
 const kittiwake: JobDossiers = { machine: shippedMachine('ostrel-kittiwake-640'), kit: shippedKit('quernby-p4-eight') }
 const ute: JobDossiers = { machine: shippedMachine('hallam-voss-shieling-21'), kit: shippedKit('thistle-d3') }
@@ -48,7 +49,7 @@ describe('a step that asks for something', () => {
     const told = entryOf({ kind: 'told', text: 'what it may mean', to: 'the owner' })
     expect(codes(gorseJob, [], done('told'))).toEqual(['step-asks'])
     expect(codes(gorseJob, [told], done('told'))).toEqual([])
-    const aim = entryOf({ kind: 'choice', choice: 'take-in.aim', value: 'stumbles', replaces: null })
+    const aim = entryOf({ kind: 'answered', question: 'aim', value: 'stumbles', replaces: null })
     expect(codes(gorseJob, [aim], done('aim'))).toEqual([])
   })
 
@@ -59,7 +60,9 @@ describe('a step that asks for something', () => {
     for (const station of ['take-in', 'make-safe', 'set-up', 'wake', 'prove', 'hand-back'] as const)
       expect(closed).not.toContain(station)
     const ticks = stations.flatMap((station) =>
-      workOf(gorseJob, replay(gorseJob, []), station).map((item) => entryOf(entryOfWork(item))),
+      workOf(gorseJob, replay(gorseJob, []), station)
+        .flatMap((item) => entriesOfWork(item, gorseJob, replay(gorseJob, [])).slice(-1))
+        .map((body) => entryOf(body)),
     )
     const taken = ticks.filter((tick) => codes(gorseJob, [], tick).length === 0)
     expect(taken.length).toBeLessThan(ticks.length)

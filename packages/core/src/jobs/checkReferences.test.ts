@@ -1,30 +1,55 @@
+import { checkReferences } from './jobJournal.ts'
 import { describe, expect, test } from 'vitest'
-import { checkReferences } from './checkReferences.ts'
 import { entryOf, gorseJob } from './journalCase.ts'
+import type { EntryBody } from './model.ts'
 
-describe('choices about access', () => {
-  test.each([
-    ['battery', 'positive first', 'The battery may be: negative off, battery out.'],
-    ['people', '3', 'One or two work on a machine.'],
-    ['mount-place', 'roof', '"roof" is no mount place of the Gorse 430.'],
-    ['cover-order', 'seat,wing', '"wing" is no cover of the Gorse 430.'],
-    ['also', 'wing', '"wing" is no plug, stud or place of the Gorse 430.'],
-    ['way.connector:crank', 'by air', '"by air" is no way to Crank sensor plug.'],
-    ['start', 'soon', '"soon" is no time.'],
-  ])('the choice %s may not be %s', (choice, value, message) => {
-    const problems = checkReferences(gorseJob, entryOf({ kind: 'choice', choice, value, replaces: null }), 'entries.0')
-    expect(problems).toMatchObject([{ path: 'entries.0.value', message }])
+describe('decisions about access', () => {
+  test.each<[EntryBody, string, string]>([
+    [
+      { kind: 'battery-practice-chosen', value: 'both negatives off', replaces: null },
+      'value',
+      'The battery may be: negative off, battery out.',
+    ],
+    [
+      { kind: 'mount-place-chosen', value: 'roof', replaces: null },
+      'value',
+      '"roof" is no mount place of the Gorse 430.',
+    ],
+    [
+      { kind: 'cover-order-chosen', value: ['seat', 'wing'], replaces: null },
+      'value',
+      '"wing" is no cover of the Gorse 430.',
+    ],
+    [
+      { kind: 'also-reached-chosen', value: ['wing'], replaces: null },
+      'value',
+      '"wing" is no plug, stud or place of the Gorse 430.',
+    ],
+    [
+      { kind: 'way-chosen', target: 'connector:crank', value: 'by air', replaces: null },
+      'value',
+      '"by air" is no way to Crank sensor plug.',
+    ],
+    [
+      { kind: 'way-chosen', target: 'connector:moon', value: null, replaces: null },
+      'target',
+      '"connector:moon" is no plug, stud or place of the Gorse 430.',
+    ],
+  ])('%j may not be', (body, field, message) => {
+    expect(checkReferences(gorseJob, entryOf(body), 'entries.0')).toMatchObject([
+      { path: `entries.0.${field}`, message },
+    ])
   })
 
-  test.each([
-    ['people', '2'],
-    ['mount-place', 'seat-box'],
-    ['cover-order', 'tank-cover,side-right'],
-    ['also', 'connector:oxygen'],
-    ['way.connector:coil', 'plug-coil-above'],
-    ['take-in.aim', 'pulls better uphill'],
-  ])('the choice %s may be %s', (choice, value) => {
-    expect(checkReferences(gorseJob, entryOf({ kind: 'choice', choice, value, replaces: null }), '')).toEqual([])
+  test.each<EntryBody>([
+    { kind: 'people-chosen', value: 2, replaces: null },
+    { kind: 'mount-place-chosen', value: 'seat-box', replaces: null },
+    { kind: 'cover-order-chosen', value: ['tank-cover', 'side-right'], replaces: null },
+    { kind: 'also-reached-chosen', value: ['connector:oxygen'], replaces: null },
+    { kind: 'way-chosen', target: 'connector:coil', value: 'plug-coil-above', replaces: null },
+    { kind: 'answered', question: 'aim', value: 'pulls better uphill', replaces: null },
+  ])('%j may be', (body) => {
+    expect(checkReferences(gorseJob, entryOf(body), '')).toEqual([])
   })
 })
 

@@ -1,10 +1,10 @@
+import { replay } from './jobJournal.ts'
+import type { JobDossiers } from './state.ts'
 import { describe, expect, test } from 'vitest'
 import { coversOver } from '../access/index.ts'
 import { fittings, shippedKit, shippedMachine } from '../wiring/shippedCase.ts'
 import { accessOf, alsoCost } from './jobAccess.ts'
 import { loomPassages } from './jobRoute.ts'
-import type { JobDossiers } from './model.ts'
-import { replay } from './replay.ts'
 
 const kittiwake = shippedMachine('ostrel-kittiwake-640')
 

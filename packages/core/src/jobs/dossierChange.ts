@@ -1,6 +1,8 @@
+import { voidedEntries } from '../journal/index.ts'
+import { replay } from './jobJournal.ts'
+import type { JobDossiers } from './state.ts'
 import type { DossierRef } from '../dossiers/index.ts'
-import type { Invalidated, JobDossiers, NewEntry } from './model.ts'
-import { replay, voidedEntries } from './replay.ts'
+import type { Invalidated, NewEntry } from './model.ts'
 
 /** Which version of each dossier a job works with. */
 export interface JobRefs {

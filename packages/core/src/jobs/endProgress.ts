@@ -1,8 +1,7 @@
+import type { JobDossiers, JobState } from './state.ts'
 import type { KitEnd } from '../dossiers/index.ts'
-import type { Match } from '../wiring/index.ts'
+import { connectionPlan, type Match } from '../wiring/index.ts'
 import { jobFindings, type JobFinding } from './jobFindings.ts'
-import type { JobDossiers, JobState } from './model.ts'
-import { planOf } from './planOf.ts'
 import { planTicks, type Tick } from './planTicks.ts'
 
 /** One end of the loom: how far it is, and what is found there. */
@@ -24,7 +23,7 @@ export function endProgress(
   state: JobState,
   findings: readonly JobFinding[] = jobFindings(dossiers, state),
 ): EndProgress[] {
-  const plan = planOf(dossiers, state)
+  const plan = connectionPlan(dossiers, state)
   return dossiers.kit.ends.map((end) => {
     const match = plan.find((candidate) => candidate.kitEnd === end.id)
     const ticks = planTicks(dossiers, state, end, match)

@@ -1,6 +1,14 @@
+import { farPlacesOf } from '../routing/index.ts'
+import { connectionPlan } from '../wiring/index.ts'
+import type { JobDossiers, JobState } from './state.ts'
 import {
+  alsoTargets,
   coversOver,
   findTarget,
+  fixedWays,
+  handOrderOf,
+  inPractice,
+  peopleOf,
   planAccess,
   targetKey,
   type AccessOptions,
@@ -10,14 +18,10 @@ import {
   type KnownMinutes,
 } from '../access/index.ts'
 import { machineIndex, type CoverId, type WayTarget } from '../dossiers/index.ts'
-import { alsoTargets, fixedWays, handOrderOf, inSchool, peopleOf } from './accessChoices.ts'
 import { plannedLoom } from './jobRoute.ts'
 import { mountPlaceOf } from './mountPlace.ts'
-import type { JobDossiers, JobState } from './model.ts'
-import { planOf } from './planOf.ts'
-import { farPlacesOf } from './routeChoices.ts'
 
-type Needed = Pick<JobState, 'choices' | 'found'>
+type Needed = Pick<JobState, 'decided' | 'found'>
 
 /** Everything of the machine this job must get at: batteries, plugs and studs of the plan, the mount place, earlier work. */
 export function jobTargets(dossiers: JobDossiers, state: Needed): AccessTarget[] {
@@ -25,7 +29,7 @@ export function jobTargets(dossiers: JobDossiers, state: Needed): AccessTarget[]
   const place = mountPlaceOf(dossiers, state)
   const ids = [
     ...(machine.batteries ?? []).map((id) => `stud:${id}`),
-    ...planOf(dossiers, state).flatMap(({ target }) =>
+    ...connectionPlan(dossiers, state).flatMap(({ target }) =>
       target === null
         ? []
         : 'connector' in target
@@ -56,7 +60,7 @@ export function jobTargets(dossiers: JobDossiers, state: Needed): AccessTarget[]
 /** What steps before the battery is off must get at. @param fuel also those that are there only where a fuel line is opened */
 function stepTargets({ machine, kit }: JobDossiers, state: Needed, fuel: boolean): AccessTarget[] {
   return [...machine.steps, ...kit.steps]
-    .filter((step) => inSchool(machine, step, state) && (step.when === undefined || fuel))
+    .filter((step) => inPractice(machine, step, state) && (step.when === undefined || fuel))
     .flatMap((step) => step.needs?.reach ?? [])
     .flatMap((target) => findTarget(machine, wayTargetKey(target)) ?? [])
 }
@@ -70,7 +74,7 @@ function wayTargetKey(target: Exclude<WayTarget, { zone: string }>): string {
 /** Covers that steps name to be off before the battery. */
 function stepCovers({ machine, kit }: JobDossiers, state: Needed): CoverId[] {
   return [...machine.steps, ...kit.steps]
-    .filter((step) => step.station === 'make-safe' && inSchool(machine, step, state))
+    .filter((step) => step.station === 'make-safe' && inPractice(machine, step, state))
     .flatMap((step) => step.needs?.covers ?? [])
 }
 

@@ -1,3 +1,4 @@
+import { instant } from '../journal/index.ts'
 import { z } from 'zod'
 import { parseDossier, type Dossier, type DossierRef } from '../dossiers/index.ts'
 import {
@@ -9,9 +10,9 @@ import {
   type Outcome,
   type Problem,
 } from '../shared/index.ts'
-import { instant } from './instant.ts'
 import { entryVersion, type JournalEntry } from './model.ts'
 import { newEntrySchema } from './schema.ts'
+import { olderChoiceSchema, upcastEntry } from './upcastEntry.ts'
 
 /** Where a job came from, oldest first. */
 export interface Provenance {
@@ -99,7 +100,7 @@ export function readJobFile(document: unknown): Outcome<JobFile> {
       })
   const journal = file.journal.flatMap((entry, i): JournalEntry[] => {
     const { seq, receivedAt, v, ...fields } = entry
-    const body = newEntrySchema.safeParse(fields)
+    const body = z.union([newEntrySchema, olderChoiceSchema]).safeParse(fields)
     if (!body.success) {
       problems.push(...problemsOfZod(body.error, `journal.${i}`))
       return []
@@ -110,7 +111,7 @@ export function readJobFile(document: unknown): Outcome<JobFile> {
         path: `journal.${i}.seq`,
         message: 'Entries must stand in the order of seq, each larger than the one before.',
       })
-    return [{ ...body.data, seq, receivedAt, v }]
+    return [upcastEntry({ ...body.data, seq, receivedAt, v })]
   })
   const held = new Set(dossiers.map((dossier) => dossier.hash))
   journal.forEach((entry, i) => {

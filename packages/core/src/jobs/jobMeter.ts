@@ -1,8 +1,13 @@
+import type { JobDossiers, JobState } from './state.ts'
 import { meterFigures, type FittedKit, type MeterFigure } from '../circuit/index.ts'
-import { meterCards, plannedConnections, type Connection, type MeterCard } from '../wiring/index.ts'
-import { joinSchoolOf } from './choices.ts'
-import type { JobDossiers, JobState } from './model.ts'
-import { planOf } from './planOf.ts'
+import {
+  connectionPlan,
+  joinPracticeOf,
+  meterCards,
+  plannedConnections,
+  type Connection,
+  type MeterCard,
+} from '../wiring/index.ts'
 
 /** What is measured on a job, with what the circuit gives for it. */
 export interface JobMeter {
@@ -12,9 +17,9 @@ export interface JobMeter {
 }
 
 /** Every measurement of a job's ends. Takes up to some hundred milliseconds: for a worker. */
-export function jobMeter(dossiers: JobDossiers, state: Pick<JobState, 'choices' | 'connections'>): JobMeter {
+export function jobMeter(dossiers: JobDossiers, state: Pick<JobState, 'decided' | 'connections'>): JobMeter {
   const { machine, kit } = dossiers
-  const plan = planOf(dossiers, state)
+  const plan = connectionPlan(dossiers, state)
   const cards = kit.ends.flatMap((end) =>
     meterCards(
       machine,
@@ -29,8 +34,8 @@ export function jobMeter(dossiers: JobDossiers, state: Pick<JobState, 'choices' 
 }
 
 /** What the plan joins, with the choices of the job. */
-export function connectionsPlanned(dossiers: JobDossiers, state: Pick<JobState, 'choices'>): Connection[] {
-  return plannedConnections(dossiers.machine, dossiers.kit, planOf(dossiers, state), joinSchoolOf(state))
+export function connectionsPlanned(dossiers: JobDossiers, state: Pick<JobState, 'decided'>): Connection[] {
+  return plannedConnections(dossiers.machine, dossiers.kit, connectionPlan(dossiers, state), joinPracticeOf(state))
 }
 
 /** What is joined now. */

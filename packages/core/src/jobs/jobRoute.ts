@@ -1,6 +1,10 @@
+import { connectionPlan } from '../wiring/index.ts'
+import type { Decisions, JobDossiers, JobState } from './state.ts'
 import {
   feedOptions,
+  feedPracticeOf,
   groundPlaces,
+  groundPracticeOf,
   supplyLine,
   type FeedOption,
   type GroundPlace,
@@ -8,12 +12,9 @@ import {
 } from '../electrical/index.ts'
 import { planRoutes, type RankedPlace } from '../routing/index.ts'
 import { success, type Outcome } from '../shared/index.ts'
-import type { JobDossiers, JobState } from './model.ts'
 import { cachedBy, hasPassages, mountPlaceOf, movesLoom, routeOptions } from './mountPlace.ts'
-import { planOf } from './planOf.ts'
-import { groundSchoolOf, powerSchoolOf } from './routeChoices.ts'
 
-type Chosen = Pick<JobState, 'choices'>
+type Chosen = Pick<JobState, 'decided'>
 
 /** The loom laid from the place the module goes to, that place alone; null for a machine without passages. */
 export const plannedRoute = cachedBy(movesLoom, (dossiers, state): Outcome<RankedPlace> | null => {
@@ -36,18 +37,18 @@ export interface JobElectrics {
   grounds: GroundPlace[]
 }
 
-const movesSupply = (choice: string) => movesLoom(choice) || choice === 'power' || choice === 'grounding'
+const movesSupply = (decided: Decisions) => [movesLoom(decided), decided.feeding?.value, decided.grounding?.value]
 
 /** Feeds, grounds and the way of the current for a job's plan, practices and route. */
 export const electricsOf = cachedBy(movesSupply, (dossiers, state): JobElectrics => {
   const { machine, kit } = dossiers
-  const plan = planOf(dossiers, state)
+  const plan = connectionPlan(dossiers, state)
   const loom = plannedLoom(dossiers, state)
   const extensions = new Map((loom?.branches ?? []).map((branch) => [branch.end.id, branch.extensionM]))
   return {
-    feeds: feedOptions(machine, kit, plan, powerSchoolOf(state)),
+    feeds: feedOptions(machine, kit, plan, feedPracticeOf(state)),
     line: supplyLine(machine, kit, plan, extensions),
-    grounds: groundPlaces(machine, kit, plan, groundSchoolOf(state)),
+    grounds: groundPlaces(machine, kit, plan, groundPracticeOf(state)),
   }
 })
 
@@ -63,7 +64,7 @@ export function plannedPassages(loom: RankedPlace): { part: string; passages: st
 }
 
 /** Passages something of the loom lies in: as built where that is written down, else as planned. */
-export function loomPassages(dossiers: JobDossiers, state: Pick<JobState, 'choices' | 'routes'>): string[] {
+export function loomPassages(dossiers: JobDossiers, state: Pick<JobState, 'decided' | 'routes'>): string[] {
   const loom = plannedLoom(dossiers, state)
   if (!loom) return []
   return [...new Set(plannedPassages(loom).flatMap(({ part, passages }) => state.routes[part]?.passages ?? passages))]

@@ -1,4 +1,6 @@
-import { findTarget, targetKey } from '../access/index.ts'
+import { tiePracticeOf, tiePractices } from '../routing/index.ts'
+import { type JobDossiers, type JobState, nothingDecided } from './state.ts'
+import { findTarget, inPractice, targetKey } from '../access/index.ts'
 import {
   inSentence,
   orderSteps,
@@ -9,14 +11,11 @@ import {
   type Step,
 } from '../dossiers/index.ts'
 import { benchSupply } from '../electrical/index.ts'
-import { inSchool } from './accessChoices.ts'
 import { mountPlaceOf } from './mountPlace.ts'
 import { accessOf, opensFuel } from './jobAccess.ts'
-import type { JobDossiers, JobState } from './model.ts'
-import { tieSchoolOf, tieSchools } from './routeChoices.ts'
 
-type Needed = Pick<JobState, 'choices' | 'found'>
-const nothingChosen: Needed = { choices: {}, found: [] }
+type Needed = Pick<JobState, 'decided' | 'found'>
+const nothingChosen: Needed = { decided: nothingDecided, found: [] }
 
 /** Steps of a station by the shop's practices, in an order in which each finds what it needs, across machine and kit. */
 export function stepsOf(dossiers: JobDossiers, station: Station, state: Needed = nothingChosen): Step[] {
@@ -32,17 +31,17 @@ export function jobSteps(dossiers: JobDossiers, state: Needed = nothingChosen): 
   const fuel = opensFuel(accessOf(dossiers, state))
   const key = JSON.stringify([
     fuel,
-    state.choices.battery?.value,
-    state.choices.tying?.value,
+    state.decided.battery?.value,
+    state.decided.tying?.value,
     mountPlaceOf(dossiers, state)?.id,
   ])
   const known = orders.get(dossiers) ?? new Map<string, Step[]>()
   orders.set(dossiers, known)
   const order = known.get(key)
   if (order) return order
-  const early = tieSchoolOf(state) === tieSchools[1]
+  const early = tiePracticeOf(state) === tiePractices[1]
   const steps = [...machine.steps, ...kit.steps]
-    .filter((step) => inSchool(machine, step, state) && (step.when === undefined || fuel))
+    .filter((step) => inPractice(machine, step, state) && (step.when === undefined || fuel))
     .map((step): Step => {
       const station = early && step.marks === 'ties' ? 'lay-loom' : step.station
       return { ...step, station, text: stepText(dossiers, state, step) }

@@ -1,3 +1,6 @@
+import { trimBasis } from '../fuel-trim/index.ts'
+import type { JobDossiers, JobState } from './state.ts'
+import { connectionPlan } from '../wiring/index.ts'
 import { inSentence, stations, type KitEnd, type Minutes, type Station } from '../dossiers/index.ts'
 import {
   scheduleTasks,
@@ -9,14 +12,10 @@ import {
   type Schedule,
   type Task,
 } from '../scheduling/index.ts'
-import { targetKey } from '../access/index.ts'
-import { peopleOf } from './accessChoices.ts'
+import { peopleOf, targetKey } from '../access/index.ts'
 import { mountPlaceOf } from './mountPlace.ts'
-import { planOf } from './planOf.ts'
 import { accessOf } from './jobAccess.ts'
 import { loomPassages, plannedLoom } from './jobRoute.ts'
-import type { JobDossiers, JobState } from './model.ts'
-import { trimBasis } from './trimBasis.ts'
 import { workOf, type WorkItem } from './workItems.ts'
 
 /** One bar of the day. */
@@ -392,7 +391,7 @@ function hookUpTasks(dossiers: JobDossiers, state: JobState, gate: string[]): Da
 
 /** Minutes of getting at the place of an end by the planned way; none where no way is known. */
 function reachOf(dossiers: JobDossiers, state: JobState, end: KitEnd): Minutes {
-  const to = planOf(dossiers, state).find((match) => match.kitEnd === end.id)?.target ?? null
+  const to = connectionPlan(dossiers, state).find((match) => match.kitEnd === end.id)?.target ?? null
   const id = to === null ? undefined : 'connector' in to ? to.connector : 'stud' in to ? to.stud : undefined
   const planned = accessOf(dossiers, state)?.targets.find((item) => item.target.id === id)
   return planned?.minutes ?? { best: 0, likely: 0, worst: 0 }
@@ -421,7 +420,7 @@ export function wordsOf(item: WorkItem): string {
       return `${item.removal.cover.name} off`
     case 'cover-on':
       return `${item.closing.cover.name} on`
-    case 'earlier':
-      return `Earlier work, ${item.found.what}: ${inSentence(item.found.text)}`
+    case 'own':
+      return item.words
   }
 }

@@ -1,15 +1,10 @@
+import type { JobDossiers } from './state.ts'
+import type { CellChange } from '../fuel-trim/index.ts'
 import fc from 'fast-check'
 import { stations } from '../dossiers/index.ts'
 import { gorseCase } from '../wiring/gorseCase.ts'
 import type { ConnectionTarget } from '../wiring/index.ts'
-import {
-  entryVersion,
-  type CellChange,
-  type EntryBody,
-  type JobDossiers,
-  type JournalEntry,
-  type NewEntry,
-} from './model.ts'
+import { entryVersion, type EntryBody, type JournalEntry, type NewEntry } from './model.ts'
 
 /** The shipped quad job, for tests and benches. */
 export const gorseJob: JobDossiers = gorseCase()

@@ -1,3 +1,4 @@
+import type { JobDossiers, JobState } from './state.ts'
 import {
   acrossFlats,
   asHeading,
@@ -18,12 +19,9 @@ import {
   wireDiameterMm,
   type RankedPlace,
 } from '../routing/index.ts'
-import { adviseJoint } from '../wiring/index.ts'
-import { joinSchoolOf } from './choices.ts'
+import { adviseJoint, connectionPlan, joinPracticeOf } from '../wiring/index.ts'
 import { accessOf } from './jobAccess.ts'
 import { electricsOf, plannedLoom } from './jobRoute.ts'
-import type { JobDossiers, JobState } from './model.ts'
-import { planOf } from './planOf.ts'
 
 /** A tool to lay out, with what it is for. */
 export interface ToolNeed {
@@ -49,7 +47,7 @@ export function toolsNeeded(dossiers: JobDossiers, state: JobState): ToolNeed[] 
   for (const { cover, tools } of accessOf(dossiers, state)?.removals ?? [])
     for (const tool of tools) add(tool, cover.name)
   for (const cover of torqued(dossiers, state)) add('torque wrench', cover.name)
-  for (const { target } of planOf(dossiers, state)) {
+  for (const { target } of connectionPlan(dossiers, state)) {
     if (target === null) continue
     if ('connector' in target) {
       const connector = machine.connectors.find((item) => item.id === target.connector)
@@ -102,9 +100,9 @@ function torqued(dossiers: JobDossiers, state: JobState): Cover[] {
 /** Leads of the kit by the way they are joined here. */
 function joints(dossiers: JobDossiers, state: JobState): Map<TapMethod, string[]> {
   const { machine, kit } = dossiers
-  const school = joinSchoolOf(state)
+  const school = joinPracticeOf(state)
   const found = new Map<TapMethod, string[]>()
-  for (const { kitEnd, target } of planOf(dossiers, state)) {
+  for (const { kitEnd, target } of connectionPlan(dossiers, state)) {
     const end = kit.ends.find((item) => item.id === kitEnd)
     if (end?.type !== 'flying-lead' || target === null) continue
     const method = adviseJoint(machine, kit, end, target, school)?.method
@@ -125,7 +123,7 @@ export function consumables(dossiers: JobDossiers, state: JobState): Consumable[
   const inKit = kit.parts.find((part) => part.id === 'ties')?.count ?? 0
   const across = bundleDiameterMm(trunkWires(kit).map(wireDiameterMm))
   const byJoint = [...joints(dossiers, state)].flatMap(([method, ends]): Consumable[] => {
-    const areas = planOf(dossiers, state).flatMap(({ kitEnd, target }) => {
+    const areas = connectionPlan(dossiers, state).flatMap(({ kitEnd, target }) => {
       const end = kit.ends.find((item) => item.id === kitEnd)
       if (!end || !ends.includes(end.name) || target === null || !('cavity' in target)) return []
       return wireAt(machine, target.connector, target.cavity)?.areaMm2 ?? []

@@ -1,9 +1,10 @@
+import { voidedEntries } from '../journal/index.ts'
+import { jobJournal, replay } from './jobJournal.ts'
+import type { JobDossiers } from './state.ts'
 import { expectedMinutes, learnDayFactor, learnMinutes, type DayFactor } from '../scheduling/index.ts'
 import type { Minutes, Station } from '../dossiers/index.ts'
-import { stationOfEntry } from './stationOfEntry.ts'
 import { jobTasks, type LearntTimes } from './jobTasks.ts'
-import type { JobDossiers, JournalEntry, NewEntry } from './model.ts'
-import { replay, voidedEntries } from './replay.ts'
+import type { JournalEntry, NewEntry } from './model.ts'
 
 /** Time that went into a piece of work, as the journal shows it. */
 export interface MeasuredMinutes {
@@ -49,7 +50,7 @@ export function measuredMinutes(entries: readonly JournalEntry[], dossiers: JobD
       key,
       by,
       minutes: (known?.minutes ?? 0) + minutes,
-      station: stationOfEntry(entry, dossiers),
+      station: jobJournal.placeOf(entry, dossiers),
     })
   }
   return [...made.values()]

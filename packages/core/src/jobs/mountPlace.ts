@@ -1,44 +1,52 @@
+import { connectionPlan } from '../wiring/index.ts'
+import { type Decisions, type JobDossiers, type JobState, nothingDecided } from './state.ts'
 import type { MountPlace } from '../dossiers/index.ts'
-import { placesFor, planRoutes, type RouteOptions, type RoutePlan } from '../routing/index.ts'
+import {
+  farPlacesOf,
+  mountPracticeOf,
+  placesFor,
+  planRoutes,
+  type RouteOptions,
+  type RoutePlan,
+} from '../routing/index.ts'
 import type { Outcome } from '../shared/index.ts'
-import type { JobDossiers, JobState } from './model.ts'
-import { planOf } from './planOf.ts'
-import { farPlacesOf, mountSchoolOf } from './routeChoices.ts'
 
-type Chosen = Pick<JobState, 'choices'>
-const nothingChosen: Chosen = { choices: {} }
+type Chosen = Pick<JobState, 'decided'>
+const nothingChosen: Chosen = { decided: nothingDecided }
 
 /** Nodes of the trunk's search at which a screen takes the best found so far. */
 const quickNodes = 3000
 
-/** What is worked out once for each set of the choices it hangs on. */
+/** What is worked out once for each set of the decisions it hangs on. */
 export function cachedBy<T>(
-  matters: (choice: string) => boolean,
+  matters: (decided: Decisions) => unknown,
   make: (dossiers: JobDossiers, state: Chosen) => T,
 ): (dossiers: JobDossiers, state: Chosen) => T {
   const cache = new WeakMap<JobDossiers, Map<string, T>>()
   return (dossiers, state) => {
     const known = cache.get(dossiers) ?? new Map<string, T>()
     cache.set(dossiers, known)
-    const key = JSON.stringify(
-      Object.entries(state.choices).flatMap(([choice, { value }]) => (matters(choice) ? [[choice, value]] : [])),
-    )
+    const key = JSON.stringify(matters(state.decided))
     const found = known.get(key) ?? make(dossiers, state)
     known.set(key, found)
     return found
   }
 }
 
-/** Choices that move the loom: places of ends, of what hangs on leads, and the shop's way of mounting. */
-export const movesLoom = (choice: string) => /^(place\.|far\.|mounting$|mount-place$)/.test(choice)
-const movesPlaces = (choice: string) => movesLoom(choice) && choice !== 'mount-place'
+const valuesOf = (answers: Readonly<Record<string, { value: unknown } | undefined>>) =>
+  Object.entries(answers).map(([of, answer]) => [of, answer?.value])
+
+/** Decisions that move places: those of ends, of what hangs on leads, and the shop's way of mounting. */
+const movesPlaces = ({ places, far, mounting }: Decisions) => [valuesOf(places), valuesOf(far), mounting?.value]
+/** Decisions that move the loom. */
+export const movesLoom = (decided: Decisions) => [movesPlaces(decided), decided.mountPlace?.value]
 
 /** What a job has decided about its loom. */
 export function routeOptions(dossiers: JobDossiers, state: Chosen): RouteOptions {
   return {
-    matches: planOf(dossiers, state),
+    matches: connectionPlan(dossiers, state),
     far: farPlacesOf(dossiers.machine, state),
-    school: mountSchoolOf(state),
+    school: mountPracticeOf(state),
     limit: quickNodes,
   }
 }
@@ -58,7 +66,7 @@ export const routesOf = cachedBy(movesPlaces, (dossiers, state): Outcome<RoutePl
 export function mountPlaceOf(dossiers: JobDossiers, state: Chosen = nothingChosen): MountPlace | undefined {
   const { machine, kit } = dossiers
   const places = placesFor(machine, 'module')
-  const chosen = places.find((place) => place.id === state.choices['mount-place']?.value)
+  const chosen = places.find((place) => place.id === state.decided.mountPlace?.value)
   if (chosen) return chosen
   const routes = routesOf(dossiers, state)
   const best = routes?.ok ? routes.value.places.find((place) => place.feasible) : undefined

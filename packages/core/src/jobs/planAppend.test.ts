@@ -1,11 +1,10 @@
+import { voidedEntries } from '../journal/index.ts'
+import { planAppend, replay, undoBatch } from './jobJournal.ts'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { anyJournal, asJournal, entryOf, gorseJob } from './journalCase.ts'
 import type { NewEntry } from './model.ts'
 import { jobSteps } from './jobSteps.ts'
-import { planAppend } from './planAppend.ts'
-import { replay, voidedEntries } from './replay.ts'
-import { undoBatch } from './undoBatch.ts'
 
 const note = (text: string, id?: string) => entryOf({ kind: 'note', text }, id ? { id } : {})
 const plan = (journal: NewEntry[], ...batch: NewEntry[]) => planAppend(gorseJob, asJournal(journal), batch)

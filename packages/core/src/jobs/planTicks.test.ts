@@ -1,10 +1,10 @@
+import { connectionPlan } from '../wiring/index.ts'
+import { replay } from './jobJournal.ts'
 import { expect, test } from 'vitest'
 import { asJournal, entryOf, gorseJob } from './journalCase.ts'
 import { jobFindings } from './jobFindings.ts'
 import type { NewEntry } from './model.ts'
 import { planTicks } from './planTicks.ts'
-import { replay } from './replay.ts'
-import { planOf } from './planOf.ts'
 import { stationNow, stationProgress } from './stationProgress.ts'
 
 /** Makes every open tick of every end, one after the other, as a fitter does. */
@@ -12,7 +12,7 @@ function allTicks(): NewEntry[] {
   const entries: NewEntry[] = []
   for (const end of gorseJob.kit.ends)
     for (let guard = 0; guard < 5; guard++) {
-      const match = planOf(gorseJob).find((candidate) => candidate.kitEnd === end.id)
+      const match = connectionPlan(gorseJob).find((candidate) => candidate.kitEnd === end.id)
       const open = planTicks(gorseJob, replay(gorseJob, asJournal(entries)), end, match).find((tick) => !tick.done)
       if (!open) break
       entries.push(entryOf(open.makes))
@@ -34,7 +34,7 @@ test('a fitter who follows the ticks ends with no stop and no fix', () => {
 test('a pair is two matings and a tug, in order', () => {
   const end = gorseJob.kit.ends.find((candidate) => candidate.id === 'crank')
   if (!end) throw new Error('the kit has a crank pair')
-  const match = planOf(gorseJob).find((candidate) => candidate.kitEnd === 'crank')
+  const match = connectionPlan(gorseJob).find((candidate) => candidate.kitEnd === 'crank')
   const labels = planTicks(gorseJob, replay(gorseJob, []), end, match).map((tick) => tick.label)
   expect(labels).toEqual([
     'Factory plug into loom end C',
@@ -56,7 +56,7 @@ test('the station where one is, is the first that is not done', () => {
 
 const ticksFor = (kitEnd: string, ...entries: NewEntry[]) => {
   const end = gorseJob.kit.ends.find((candidate) => candidate.id === kitEnd)
-  const match = planOf(gorseJob).find((candidate) => candidate.kitEnd === kitEnd)
+  const match = connectionPlan(gorseJob).find((candidate) => candidate.kitEnd === kitEnd)
   if (!end) throw new Error(`no end ${kitEnd}`)
   return planTicks(gorseJob, replay(gorseJob, asJournal(entries)), end, match)
 }

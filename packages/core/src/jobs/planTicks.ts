@@ -1,15 +1,16 @@
+import type { JobDossiers, JobState } from './state.ts'
 import { inSentence, type KitEnd, type TapMethod } from '../dossiers/index.ts'
 import {
   adviseJoint,
   checkWiring,
+  connectionPlan,
+  joinPracticeOf,
   sameTarget,
   targetWords,
   type ConnectionTarget,
   type Match,
 } from '../wiring/index.ts'
-import { joinSchoolOf } from './choices.ts'
-import type { EntryBody, JobDossiers, JobState } from './model.ts'
-import { planOf } from './planOf.ts'
+import type { EntryBody } from './model.ts'
 
 /** One thing to do with one end, and the entry it makes. */
 export interface Tick {
@@ -84,7 +85,7 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
       tug,
     ]
   }
-  const advice = end.type === 'flying-lead' ? adviseJoint(machine, kit, end, target, joinSchoolOf(state)) : null
+  const advice = end.type === 'flying-lead' ? adviseJoint(machine, kit, end, target, joinPracticeOf(state)) : null
   const method = advice?.method
   const label = joinLabel(dossiers, end, target, method)
   const consent = consentTick(dossiers, state, end)
@@ -135,7 +136,7 @@ function consentTick(dossiers: JobDossiers, state: JobState, end: KitEnd): Tick 
   if (end.type !== 'flying-lead' || end.cut?.half !== 'device') return null
   const { partner } = end.cut
   const { machine, kit } = dossiers
-  const target = planOf(dossiers, state).find((match) => match.kitEnd === end.id)?.target
+  const target = connectionPlan(dossiers, state).find((match) => match.kitEnd === end.id)?.target
   return {
     id: 'consent',
     label: 'Owner agrees that this wire is cut',

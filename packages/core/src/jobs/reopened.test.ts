@@ -1,10 +1,9 @@
+import { planAppend, replay } from './jobJournal.ts'
 import { describe, expect, test } from 'vitest'
 import { handbackSheet } from '../handover/index.ts'
 import { fittings } from '../wiring/shippedCase.ts'
 import { asJournal, entryOf, gorseJob } from './journalCase.ts'
 import type { EntryBody } from './model.ts'
-import { planAppend } from './planAppend.ts'
-import { replay } from './replay.ts'
 import { isStationDone, stationNow, stationProgress } from './stationProgress.ts'
 
 const off = entryOf({ kind: 'cover-off', cover: 'tank-cover' }, { id: 'off' })

@@ -1,8 +1,10 @@
+import { voidedEntries } from '../journal/index.ts'
+import { replay } from './jobJournal.ts'
+import { currentTrim } from '../fuel-trim/index.ts'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { anyJournal, asJournal, entryOf, gorseJob } from './journalCase.ts'
-import { currentTrim, type NewEntry } from './model.ts'
-import { replay, voidedEntries } from './replay.ts'
+import type { NewEntry } from './model.ts'
 
 describe('laws', () => {
   test('any prefix replays, and replay changes nothing it is given', () => {

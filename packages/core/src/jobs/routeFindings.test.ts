@@ -1,15 +1,16 @@
+import { groundCard, supplyFindings } from './supplyFindings.ts'
+import type { JobDossiers, JobState } from './state.ts'
+import { openStops } from '../findings/index.ts'
+import { checkReferences, planAppend, replay } from './jobJournal.ts'
 import { describe, expect, test } from 'vitest'
 import type { Kit, Machine } from '../dossiers/index.ts'
 import { fittings, shippedKit, shippedMachine } from '../wiring/shippedCase.ts'
-import { checkReferences } from './checkReferences.ts'
 import { asJournal, entryOf, gorseJob } from './journalCase.ts'
-import { jobFindings, openStops } from './jobFindings.ts'
+import { jobFindings } from './jobFindings.ts'
 import { electricsOf, loomPassages, plannedLoom, plannedPassages } from './jobRoute.ts'
 import { consumables } from './materials.ts'
-import type { EntryBody, JobDossiers, NewEntry } from './model.ts'
-import { planAppend } from './planAppend.ts'
-import { replay } from './replay.ts'
-import { groundCard, lockCard, routeFindings } from './routeFindings.ts'
+import type { EntryBody, NewEntry } from './model.ts'
+import { lockCard, routeFindings } from './routeFindings.ts'
 import { entriesOfWork, workOf } from './workItems.ts'
 
 const stateOf = (dossiers: JobDossiers, ...bodies: EntryBody[]) =>
@@ -17,10 +18,15 @@ const stateOf = (dossiers: JobDossiers, ...bodies: EntryBody[]) =>
     dossiers,
     bodies.map((body) => entryOf(body)),
   )
+const found = (dossiers: JobDossiers, state: JobState) => [
+  ...routeFindings(dossiers, state),
+  ...supplyFindings(dossiers, state),
+]
 const rulesOf = (dossiers: JobDossiers, ...bodies: EntryBody[]) =>
-  routeFindings(dossiers, stateOf(dossiers, ...bodies)).map((finding) => finding.rule)
+  found(dossiers, stateOf(dossiers, ...bodies)).map((finding) => finding.rule)
 const calder: JobDossiers = { machine: shippedMachine('tarnbrook-calder-1130'), kit: shippedKit('quernby-learner') }
-const choice = (name: string, value: string): EntryBody => ({ kind: 'choice', choice: name, value, replaces: null })
+const place = (value: string): EntryBody => ({ kind: 'mount-place-chosen', value, replaces: null })
+const lampItself: EntryBody = { kind: 'feeding-practice-chosen', value: 'lamp circuit directly', replaces: null }
 const routed = (part: string, ...passages: string[]): EntryBody => ({ kind: 'routed', part, passages, replaces: null })
 const withKit = (dossiers: JobDossiers, change: (kit: Kit) => void): JobDossiers => {
   const kit = structuredClone(dossiers.kit)
@@ -41,7 +47,7 @@ const branchOf = (kit: Kit, id: string) => {
 describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) => {
   test('from the best place everything reaches, and nothing is wrong', () => {
     const fresh = replay(dossiers, [])
-    expect(routeFindings(dossiers, fresh)).toEqual([])
+    expect(found(dossiers, fresh)).toEqual([])
     expect(plannedLoom(dossiers, fresh)?.branches.every((branch) => branch.fate === 'reaches')).toBe(true)
   })
 
@@ -52,7 +58,7 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
         entries.push(...entriesOfWork(item, dossiers, replay(dossiers, entries)).map((body) => entryOf(body)))
     const state = replay(dossiers, entries)
     expect(state.held).toEqual([])
-    expect(routeFindings(dossiers, state)).toEqual([])
+    expect(found(dossiers, state)).toEqual([])
     expect(state.mounted).toMatchObject({ trial: false })
     const loom = plannedLoom(dossiers, state)
     expect(Object.keys(state.routes).sort()).toEqual(
@@ -65,8 +71,8 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
 describe('what the plan leaves open', () => {
   test('a lead that does not reach says by how much and how long the extension is', () => {
     const short = withKit(gorseJob, (kit) => (branchOf(kit, 'coil').branchM = 0.2))
-    const there = stateOf(short, choice('mount-place', 'rack-plate'))
-    const finding = routeFindings(short, there).find((item) => item.rule === 'lead-short')
+    const there = stateOf(short, place('rack-plate'))
+    const finding = found(short, there).find((item) => item.rule === 'lead-short')
     expect(finding).toMatchObject({ rule: 'lead-short', severity: 'fix', at: { kitEnd: 'coil' } })
     expect(finding?.reason).toMatch(/^Coil pair is \d+ mm short from under the rear rack\.$/)
     expect(finding?.remedy).toMatch(/^Extend it by 0\.\d\d m/)
@@ -78,7 +84,7 @@ describe('what the plan leaves open', () => {
       for (const end of kit.ends) if (end.type === 'plug' && end.far === 'sensor') end.branchM = 0.3
     })
     const state = replay(short, [])
-    const finding = routeFindings(short, state).find((item) => item.rule === 'lead-never')
+    const finding = found(short, state).find((item) => item.rule === 'lead-never')
     expect(finding?.severity).toBe('stop')
     expect(finding?.remedy).toContain('never an extension')
     expect(plannedLoom(short, state)?.extensions).toBe(0)
@@ -86,11 +92,11 @@ describe('what the plan leaves open', () => {
   })
 
   test('a place that is too small, and one nothing leads to', () => {
-    expect(rulesOf(gorseJob, choice('mount-place', 'bar-mount'))).toContain('place-unfit')
+    expect(rulesOf(gorseJob, place('bar-mount'))).toContain('place-unfit')
     const cut = withMachine(gorseJob, (machine) => {
       machine.passages = machine.passages?.filter((passage) => passage.from !== 'rack' && passage.to !== 'rack')
     })
-    expect(rulesOf(cut, choice('mount-place', 'rack-plate'))).toContain('place-unfit')
+    expect(rulesOf(cut, place('rack-plate'))).toContain('place-unfit')
     // Left to itself the plan takes a place that something leads to.
     expect(rulesOf(cut)).not.toContain('place-unfit')
   })
@@ -113,10 +119,7 @@ describe('what the plan leaves open', () => {
 
 describe('as built', () => {
   test('laid along the exhaust instead of round it', () => {
-    const findings = routeFindings(
-      gorseJob,
-      stateOf(gorseJob, routed('coil', 'spine-coil-rail', 'coil-rail-frame-left')),
-    )
+    const findings = found(gorseJob, stateOf(gorseJob, routed('coil', 'spine-coil-rail', 'coil-rail-frame-left')))
     const hot = findings.filter((finding) => finding.rule === 'route-hot')
     expect(hot.length).toBeGreaterThan(0)
     expect(hot[0].at).toMatchObject({ kitEnd: 'coil', passage: 'coil-rail-frame-left' })
@@ -155,7 +158,7 @@ describe('as built', () => {
       unit: 'mm',
       card: lockCard('dial', 'right'),
     })
-    const [finding] = routeFindings(calder, stateOf(calder, lock(-40)))
+    const [finding] = found(calder, stateOf(calder, lock(-40)))
     expect(finding).toMatchObject({ rule: 'short-at-lock', severity: 'stop', at: { kitEnd: 'dial' } })
     expect(finding.reason).toBe('Dial plug is 40 mm short at the right lock.')
     expect(rulesOf(calder, lock(-40), lock(15))).toEqual([])
@@ -186,7 +189,7 @@ describe('feed and ground', () => {
   })
 
   test('a bad ground names the second place to try', () => {
-    const [finding] = routeFindings(dial, stateOf(dial, reading(groundCard('ground'), 240)))
+    const [finding] = found(dial, stateOf(dial, reading(groundCard('ground'), 240)))
     expect(finding.rule).toBe('ground-drop')
     expect(finding.remedy).toContain('frame ground cluster')
     expect(rulesOf(dial, reading(groundCard('ground'), 60))).toEqual([])
@@ -194,11 +197,11 @@ describe('feed and ground', () => {
 
   test('the school changes the plan and its materials', () => {
     const relay = electricsOf(dial, replay(dial, [])).feeds[0]
-    const lamp = electricsOf(dial, stateOf(dial, choice('power', 'lamp circuit directly'))).feeds[0]
+    const lamp = electricsOf(dial, stateOf(dial, lampItself)).feeds[0]
     expect([relay.kind, lamp.kind]).toEqual(['relay', 'lamp tap'])
     const names = (state: ReturnType<typeof replay>) => consumables(dial, state).map((item) => item.name)
     expect(names(replay(dial, []))).toContain('Relay with diode')
-    expect(names(stateOf(dial, choice('power', 'lamp circuit directly')))).not.toContain('Relay with diode')
+    expect(names(stateOf(dial, lampItself))).not.toContain('Relay with diode')
   })
 })
 
@@ -219,8 +222,11 @@ describe('the journal', () => {
     [routed('wing'), 'part', 'is no end of the P1 loom'],
     [{ kind: 'tied', passage: 'nowhere' }, 'passage', 'is no passage'],
     [{ kind: 'mounted', place: 'pipe-boss', trial: true }, 'place', 'is no place for a module'],
-    [choice('mounting', 'anywhere'), 'value', 'This may be: reachable without tools'],
-    [choice('far.sensor', 'rack-plate'), 'value', 'is no place for a sensor'],
+    [
+      { kind: 'far-place-chosen', use: 'sensor', value: 'rack-plate', replaces: null },
+      'value',
+      'is no place for a sensor',
+    ],
   ] as [EntryBody, string, string][])('%j is refused with its path', (body, path, says) => {
     const [problem] = checkReferences(gorseJob, entryOf(body), 'entries.0')
     expect(problem.path).toBe(`entries.0.${path}`)

@@ -1,22 +1,25 @@
-import { feedCardOf, judgeFeed, judgeGround, supplyOf } from '../electrical/index.ts'
+import type { JobDossiers, JobState } from './state.ts'
 import { asHeading, inSentence } from '../dossiers/index.ts'
-import { judgeRoute, placeAgainst, type RankedPlace, type RoutedBranch } from '../routing/index.ts'
-import { ruleCatalogue, type Finding, type FindingPlace, type RuleId } from '../wiring/index.ts'
-import { electricsOf, loomPassages, plannedRoute } from './jobRoute.ts'
-import type { JobDossiers, JobState } from './model.ts'
+import { collectFindings, type SayOf } from '../findings/index.ts'
+import {
+  judgeRoute,
+  placeAgainst,
+  routeRules,
+  type RankedPlace,
+  type RouteRule,
+  type RoutedBranch,
+} from '../routing/index.ts'
+import type { Finding, FindingPlace } from '../wiring/index.ts'
+import { loomPassages, plannedRoute } from './jobRoute.ts'
 
 const mm = (metres: number) => `${Math.round(metres * 1000)} mm`
 
-/** Meter card of the ground check, by the end that is grounded. */
-export const groundCard = (kitEnd: string) => `ground.${kitEnd}`
 /** What is left of a branch at a stop of the steering, measured, mm. */
 export const lockCard = (kitEnd: string, side: 'left' | 'right') => `lock.${kitEnd}.${side}`
 
-/** Findings of the loom's way and of its feed and ground: what the plan leaves short, and where what was built differs to the worse. */
-export function routeFindings(dossiers: JobDossiers, state: JobState): Finding[] {
-  const findings: Finding[] = []
-  const say = (rule: RuleId, at: FindingPlace, reason: string, remedy: string) =>
-    findings.push({ rule, severity: ruleCatalogue[rule].severity, at, reason, remedy })
+/** Findings of the loom's way: what the plan leaves short, and where what was built differs to the worse. */
+export function routeFindings(dossiers: JobDossiers, state: JobState): Finding<RouteRule>[] {
+  const { findings, say } = collectFindings<RouteRule, FindingPlace>(routeRules)
   const route = plannedRoute(dossiers, state)
   if (route && !route.ok)
     for (const { message } of route.problems)
@@ -37,11 +40,10 @@ export function routeFindings(dossiers: JobDossiers, state: JobState): Finding[]
     trunkFindings(dossiers, state, loom, say)
     tieFindings(dossiers, state, say)
   }
-  electricFindings(dossiers, state, say)
   return findings
 }
 
-type Say = (rule: RuleId, at: FindingPlace, reason: string, remedy: string) => void
+type Say = SayOf<RouteRule, FindingPlace>
 
 function branchFindings(
   { machine }: JobDossiers,
@@ -154,63 +156,4 @@ function tieFindings(dossiers: JobDossiers, state: JobState, say: Say): void {
         `The loom is not tied ${names.get(passage) ?? passage}.`,
         'Tie it there, or write down that it lies elsewhere.',
       )
-}
-
-function electricFindings(dossiers: JobDossiers, state: JobState, say: Say): void {
-  const { machine, kit } = dossiers
-  const latest = new Map(state.readings.flatMap((reading) => (reading.card ? [[reading.card, reading]] : [])))
-  for (const [id, reading] of latest) {
-    const card = feedCardOf(machine, id)
-    if (!card) continue
-    const verdict = judgeFeed(card, reading.value)
-    const inUse = state.connections.some(
-      ({ to }) =>
-        'cavity' in to &&
-        machine.wires.some(
-          (wire) =>
-            wire.net === card.net &&
-            [wire.from, wire.to].some(
-              (end) => 'connector' in end && end.connector === to.connector && end.cavity === to.cavity,
-            ),
-        ),
-    )
-    const planned = electricsOf(dossiers, state).feeds[0]?.net === card.net
-    if (!verdict.good && (inUse || planned))
-      say(
-        'feed-test',
-        { connector: placeOf(dossiers, card.net) },
-        `${card.title}: ${verdict.says}`,
-        'Choose another feed; the others are listed with what speaks for and against them.',
-      )
-  }
-  const { ground, continuousA } = supplyOf(kit)
-  const reading = ground && latest.get(groundCard(ground.id))
-  if (ground && reading) {
-    const made = state.connections.find((connection) => connection.kitEnd === ground.id)
-    const { grounds } = electricsOf(dossiers, state)
-    const tried = made && 'stud' in made.to ? made.to.stud : (grounds[0]?.stud ?? null)
-    const verdict = judgeGround(reading.value / 1000, continuousA, grounds, tried)
-    if (!verdict.ok)
-      say(
-        'ground-drop',
-        { kitEnd: ground.id },
-        `${ground.name}: ${verdict.says}`,
-        verdict.next ? `Next: ${inSentence(verdict.next.name)}, ${verdict.next.place}.` : 'Clean it to bright metal.',
-      )
-  }
-  const { feed } = supplyOf(kit)
-  for (const check of electricsOf(dossiers, state).line.checks)
-    if (!check.ok && feed && check.rule.startsWith('Drop'))
-      say(
-        'feed-drop',
-        { kitEnd: check.rule.includes('ground') ? (ground?.id ?? feed.id) : feed.id },
-        `${check.rule}: ${check.value.toFixed(2)} V, at most ${check.limit} V.`,
-        'Thicker wire, or a nearer place to join it.',
-      )
-}
-
-function placeOf({ machine }: JobDossiers, net: string): string | undefined {
-  return machine.wires
-    .flatMap((wire) => (wire.net === net ? [wire.from, wire.to] : []))
-    .flatMap((end) => ('connector' in end ? [end.connector] : []))[0]
 }

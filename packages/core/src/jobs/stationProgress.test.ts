@@ -1,9 +1,11 @@
+import { trimOfRevision } from '../fuel-trim/index.ts'
+import { replay } from './jobJournal.ts'
+import { openStops } from '../findings/index.ts'
 import { describe, expect, test } from 'vitest'
 import { stations } from '../dossiers/index.ts'
 import { asJournal, entryOf, gorseJob } from './journalCase.ts'
-import { jobFindings, openStops } from './jobFindings.ts'
+import { jobFindings } from './jobFindings.ts'
 import type { NewEntry } from './model.ts'
-import { replay, trimOfRevision } from './replay.ts'
 import { stationProgress } from './stationProgress.ts'
 import { stepsOf } from './jobSteps.ts'
 

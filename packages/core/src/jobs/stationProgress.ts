@@ -1,7 +1,8 @@
+import type { JobDossiers, JobState } from './state.ts'
+import { openStops } from '../findings/index.ts'
 import { stations, type Station } from '../dossiers/index.ts'
 import { endsDone } from './endProgress.ts'
-import { gatedStations, jobFindings, openStops, type JobFinding } from './jobFindings.ts'
-import type { JobDossiers, JobState } from './model.ts'
+import { gatedStations, jobFindings, type JobFinding } from './jobFindings.ts'
 import { trayBars } from './tray.ts'
 import { workOf } from './workItems.ts'
 

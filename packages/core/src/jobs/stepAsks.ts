@@ -1,6 +1,7 @@
+import { type JobDossiers, type JobState, takeInQuestions } from './state.ts'
 import type { Step } from '../dossiers/index.ts'
 import { jobSteps, stepsOf } from './jobSteps.ts'
-import type { JobDossiers, JobState, NewEntry } from './model.ts'
+import type { NewEntry } from './model.ts'
 
 /** What a step still asks for before it may be ticked; null when it has everything. */
 export function stepAsks(state: JobState, step: Step, entry: { wrote?: string; without?: string } = {}): string | null {
@@ -10,7 +11,8 @@ export function stepAsks(state: JobState, step: Step, entry: { wrote?: string; w
   if (!step.asks || (entry.wrote ?? '').trim() !== '') return null
   const { words, told, question } = step.asks
   if (told && state.told.length > 0) return null
-  if (question !== undefined && state.choices[`take-in.${question}`] !== undefined) return null
+  const asked = takeInQuestions.find((item) => item === question)
+  if (asked && state.decided.answers[asked]) return null
   return `It asks for something written down: ${words}.`
 }
 

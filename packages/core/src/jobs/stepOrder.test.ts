@@ -1,3 +1,5 @@
+import { replay } from './jobJournal.ts'
+import type { JobDossiers } from './state.ts'
 import { describe, expect, test } from 'vitest'
 import { orderSteps, parseKit, parseMachine, stations, walkSteps, type Step } from '../dossiers/index.ts'
 import { seededRandom } from '../shared/index.ts'
@@ -5,16 +7,15 @@ import { fittings, shippedKit, shippedKits, shippedMachine, shippedMachines } fr
 import { accessOf, opensFuel } from './jobAccess.ts'
 import { jobSteps } from './jobSteps.ts'
 import { entryOf } from './journalCase.ts'
-import type { EntryBody, JobDossiers } from './model.ts'
-import { replay } from './replay.ts'
-import { entryOfWork, workOf } from './workItems.ts'
+import type { EntryBody } from './model.ts'
+import { entriesOfWork, workOf } from './workItems.ts'
 
 const ids = (dossiers: JobDossiers, station: Step['station']) =>
   workOf(dossiers, replay(dossiers, []), station).map((item) => item.id)
 
 describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) => {
-  test.each(['negative off', 'battery out'])('every step finds what it needs, %s', (battery) => {
-    const state = replay(dossiers, [entryOf({ kind: 'choice', choice: 'battery', value: battery, replaces: null })])
+  test.each(['negative off', 'battery out'] as const)('every step finds what it needs, %s', (battery) => {
+    const state = replay(dossiers, [entryOf({ kind: 'battery-practice-chosen', value: battery, replaces: null })])
     expect(walkSteps(jobSteps(dossiers, state))).toEqual([])
   })
 
@@ -102,7 +103,11 @@ test('what does not belong to a machine is not said of it', () => {
 
 test('tied as it is laid, the ties stand with the laying; else after the engine was woken', () => {
   const dossiers = { machine: shippedMachine('pellick-gorse-430'), kit: shippedKit('quernby-p1') }
-  const choice: EntryBody = { kind: 'choice', choice: 'tying', value: 'each branch as it is laid', replaces: null }
+  const choice: EntryBody = {
+    kind: 'tying-practice-chosen',
+    value: 'each branch as it is laid',
+    replaces: null,
+  }
   const stationOf = (steps: readonly Step[]) => steps.find((step) => step.marks === 'ties')?.station
   expect(stationOf(jobSteps(dossiers))).toBe('tie-down')
   expect(stations.indexOf('tie-down')).toBeGreaterThan(stations.indexOf('wake'))
@@ -218,7 +223,9 @@ test('ticked in the order shown, nothing of it is held', () => {
   for (const { machine, kit } of fittings) {
     const dossiers = { machine, kit }
     const entries = stations.flatMap((station) =>
-      workOf(dossiers, replay(dossiers, []), station).map((item) => entryOf(entryOfWork(item))),
+      workOf(dossiers, replay(dossiers, []), station)
+        .flatMap((item) => entriesOfWork(item, dossiers, replay(dossiers, [])).slice(-1))
+        .map((body) => entryOf(body)),
     )
     expect(replay(dossiers, entries).held).toEqual([])
   }

@@ -1,9 +1,10 @@
+import { replay } from './jobJournal.ts'
+import type { JobDossiers } from './state.ts'
 import { stations, type Station } from '../dossiers/index.ts'
 import { expectedMinutes } from '../scheduling/index.ts'
 import { jobTasks, type LearntTimes } from './jobTasks.ts'
 import { measuredMinutes } from './measuredMinutes.ts'
-import type { JobDossiers, JournalEntry } from './model.ts'
-import { replay } from './replay.ts'
+import type { JournalEntry } from './model.ts'
 
 export interface TimeRow {
   station: Station

@@ -1,4 +1,4 @@
-import type { JobDossiers, JobState } from './model.ts'
+import type { JobDossiers, JobState } from './state.ts'
 
 /** Something that is waited for. */
 export interface RunningTimer {

@@ -1,5 +1,6 @@
+import type { JobDossiers, JobState } from './state.ts'
+import type { Done } from '../journal/index.ts'
 import { inSentence, type Cover } from '../dossiers/index.ts'
-import type { Done, JobDossiers, JobState } from './model.ts'
 
 /** Something taken off and not yet back, with all that came away with it. */
 export interface TrayItem {

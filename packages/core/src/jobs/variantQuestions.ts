@@ -1,9 +1,8 @@
+import { replay } from './jobJournal.ts'
+import type { JobDossiers } from './state.ts'
 import { composeVariant, type Kit, type Machine } from '../dossiers/index.ts'
-import { targetWords, type Match } from '../wiring/index.ts'
+import { connectionPlan, targetWords, type Match } from '../wiring/index.ts'
 import { accessOf } from './jobAccess.ts'
-import type { JobDossiers } from './model.ts'
-import { planOf } from './planOf.ts'
-import { replay } from './replay.ts'
 
 /** A year or market of a machine, and what it changes for this kit. */
 export interface VariantQuestion {
@@ -26,8 +25,8 @@ export function variantQuestions(machine: Machine, kit: Kit): VariantQuestion[] 
 
 function changes(base: JobDossiers, other: JobDossiers): string[] {
   const fresh = replay(other, [])
-  const before = new Map(planOf(base).map((match) => [match.kitEnd, match]))
-  const ends = planOf(other).flatMap((match) => {
+  const before = new Map(connectionPlan(base).map((match) => [match.kitEnd, match]))
+  const ends = connectionPlan(other).flatMap((match) => {
     const was = before.get(match.kitEnd)
     if (!was || placeOf(base, was) === placeOf(other, match)) return []
     const name = other.kit.ends.find((end) => end.id === match.kitEnd)?.name ?? match.kitEnd
@@ -38,7 +37,7 @@ function changes(base: JobDossiers, other: JobDossiers): string[] {
   const more = has.filter((name) => !had.includes(name))
   const less = had.filter((name) => !has.includes(name))
   const plugs = new Set(
-    planOf(other).flatMap(({ target }) => (target && 'connector' in target ? [target.connector] : [])),
+    connectionPlan(other).flatMap(({ target }) => (target && 'connector' in target ? [target.connector] : [])),
   )
   const otherPlugs = other.machine.connectors.filter((connector) => {
     const was = base.machine.connectors.find((item) => item.id === connector.id)

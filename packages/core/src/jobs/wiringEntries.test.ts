@@ -1,20 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import { wireLabels } from '../handover/index.ts'
+import { connectionPlan, differences, joinPracticeOf } from '../wiring/index.ts'
 import { shippedKit, shippedMachine } from '../wiring/shippedCase.ts'
-import {
-  differences,
-  jobFindings,
-  joinSchoolOf,
-  planAppend,
-  planOf,
-  planTicks,
-  readPlace,
-  placeText,
-  replay,
-  type EntryBody,
-  type JobDossiers,
-  type NewEntry,
-} from './index.ts'
+import { jobFindings, planAppend, planTicks, replay, type EntryBody, type JobDossiers, type NewEntry } from './index.ts'
 
 const saloon: JobDossiers = { machine: shippedMachine('corvane-marlow-29'), kit: shippedKit('thistle-a2') }
 const entries = (...bodies: EntryBody[]): NewEntry[] => bodies.map((body, i) => ({ id: `e${i}`, by: 'Runa', ...body }))
@@ -42,7 +30,7 @@ describe('what cannot be taken back', () => {
 
   test('the tick for the word comes before the joint', () => {
     const state = replay(saloon, [])
-    const plan = planOf(saloon, state)
+    const plan = connectionPlan(saloon, state)
     const end = saloon.kit.ends.find((item) => item.id === 'maf-in')
     if (!end) throw new Error('the kit has the lead')
     const ticks = planTicks(
@@ -96,7 +84,7 @@ describe('differences from the plan', () => {
 
   test('the list names both places', () => {
     const state = replay(saloon, entries(elsewhere, accept))
-    expect(differences(saloon, state, planOf(saloon, state))).toEqual([
+    expect(differences(saloon, state, connectionPlan(saloon, state))).toEqual([
       {
         kitEnd: 'ground',
         planned: 'ECU ground stud',
@@ -128,9 +116,9 @@ describe('readings on meter cards', () => {
   })
 })
 
-describe('choices', () => {
-  test('a choice that no longer finds what it replaces is refused', () => {
-    const journal = entries({ kind: 'choice', choice: 'joining', value: 'solder and sleeve', replaces: null }).map(
+describe('decisions', () => {
+  test('one that no longer finds what it replaces is refused', () => {
+    const journal = entries({ kind: 'joining-practice-chosen', value: 'solder and sleeve', replaces: null }).map(
       (entry, i) => ({
         ...entry,
         seq: i + 1,
@@ -138,29 +126,27 @@ describe('choices', () => {
         v: 1,
       }),
     )
-    expect(joinSchoolOf(replay(saloon, journal))).toBe('solder and sleeve')
-    const stale: NewEntry = { id: 'x', kind: 'choice', choice: 'joining', value: 'by place', replaces: null }
-    expect(planAppend(saloon, journal, [stale])).toMatchObject({ kind: 'conflict', problems: [{ code: 'stale-base' }] })
-    expect(planAppend(saloon, journal, [{ ...stale, replaces: 'solder and sleeve' }])).toMatchObject({ kind: 'append' })
+    expect(joinPracticeOf(replay(saloon, journal))).toBe('solder and sleeve')
+    const choose = (replaces: 'solder and sleeve' | null): NewEntry => ({
+      id: 'x',
+      kind: 'joining-practice-chosen',
+      value: 'by place',
+      replaces,
+    })
+    expect(planAppend(saloon, journal, [choose(null)])).toMatchObject({
+      kind: 'conflict',
+      problems: [{ code: 'stale-base' }],
+    })
+    expect(planAppend(saloon, journal, [choose('solder and sleeve')])).toMatchObject({ kind: 'append' })
   })
 
-  test.each([
-    ['joining', 'tape'],
-    ['place.ground', 'stud/ghost'],
-    ['place.ghost', 'cap'],
-    ['place.ground', 'nonsense'],
-    ['colour', 'red'],
-  ])('%s: %s is unknown', (choice, value) => {
-    const entry: NewEntry = { id: 'x', kind: 'choice', choice, value, replaces: null }
-    expect(planAppend(saloon, [], [entry])).toMatchObject({ kind: 'unknown' })
+  test.each<EntryBody>([
+    { kind: 'place-chosen', kitEnd: 'ground', value: { stud: 'ghost' }, replaces: null },
+    { kind: 'place-chosen', kitEnd: 'ground', value: { kitEnd: 'ground' }, replaces: null },
+    { kind: 'place-chosen', kitEnd: 'ghost', value: { closed: 'cap' }, replaces: null },
+  ])('%j is unknown', (body) => {
+    expect(planAppend(saloon, [], [{ id: 'x', ...body }])).toMatchObject({ kind: 'unknown' })
   })
-
-  test.each([{ connector: 'ecu-a' }, { connector: 'ecu-a', cavity: 7 }, { stud: 'kick-ground' }, null])(
-    '%j reads back',
-    (place) => {
-      expect(readPlace(placeText(place))).toEqual(place)
-    },
-  )
 })
 
 test('the battery is off from the step that takes it off to the one that brings it back', () => {

@@ -1,30 +1,26 @@
+import type { JobDossiers, JobState } from './state.ts'
+import type { Done } from '../journal/index.ts'
 import type { Closing, Removal } from '../access/index.ts'
 import type { Minutes, Station, Step } from '../dossiers/index.ts'
 import { mountPlaceOf } from './mountPlace.ts'
 import { accessOf } from './jobAccess.ts'
 import { coversBefore, stepsOf } from './jobSteps.ts'
+import { capabilities } from './capabilities.ts'
+import type { Capability, OwnWork } from './capability.ts'
 import { loomPassages, plannedLoom, plannedPassages } from './jobRoute.ts'
-import type { Done, EarlierWork, EntryBody, JobDossiers, JobState } from './model.ts'
+import type { EntryBody } from './model.ts'
 
 /** One thing to do at a station: a step, a cover off or on, or earlier work to be taken off. */
 export type WorkItem = { id: string; done?: Done; minutes: Minutes } & (
   | { kind: 'step'; step: Step }
   | { kind: 'cover-off'; removal: Removal }
   | { kind: 'cover-on'; closing: Closing }
-  | { kind: 'earlier'; found: JobState['found'][number] }
+  /** Put there by a capability. */
+  | { kind: 'own'; words: string; makes: EntryBody[] }
 )
 
 /** Minutes of a step of which none are written down. */
 const plainStep: Minutes = { best: 1, likely: 2, worst: 5 }
-
-/** Minutes of undoing an earlier fitter's work, by what it is. */
-const earlierMinutes: Record<EarlierWork, Minutes> = {
-  bypass: { best: 4, likely: 9, worst: 20 },
-  puncture: { best: 3, likely: 5, worst: 10 },
-  'parked plug': { best: 2, likely: 4, worst: 8 },
-  'cut wire': { best: 6, likely: 9, worst: 15 },
-  other: { best: 4, likely: 10, worst: 25 },
-}
 
 /**
  * What is to be done at a station, in order. Covers in front of what is needed while there is power come off at make-safe, each
@@ -32,7 +28,23 @@ const earlierMinutes: Record<EarlierWork, Minutes> = {
  * at set-up, before the key is turned, the rest at close-up.
  * Covers that are off without being in the plan are on the list of what goes back.
  */
-export function workOf(dossiers: JobDossiers, state: JobState, station: Station): WorkItem[] {
+export function workOf(
+  dossiers: JobDossiers,
+  state: JobState,
+  station: Station,
+  list: readonly Capability[] = capabilities,
+): WorkItem[] {
+  const own = list.flatMap(({ work }) => work?.(dossiers, state, station) ?? []).map(ownItem)
+  return [...plannedWork(dossiers, state, station), ...own]
+}
+
+function ownItem({ id, words, minutes, done, makes }: OwnWork): WorkItem {
+  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a capability makes entries of its own kinds
+  return { kind: 'own', id, words, minutes, done, makes: makes as EntryBody[] }
+}
+
+/** Steps, and covers off and on, by the plan. */
+function plannedWork(dossiers: JobDossiers, state: JobState, station: Station): WorkItem[] {
   const steps = stepsOf(dossiers, station, state).map((step): WorkItem => ({
     kind: 'step',
     id: `step.${step.id}`,
@@ -57,23 +69,13 @@ export function workOf(dossiers: JobDossiers, state: JobState, station: Station)
         off.filter((item) => item.removal.beforeBattery),
       ).flatMap(({ covers, step }) => [...covers, ...steps.filter((item) => item.id === `step.${step}`)])
     case 'open-up':
-      return [...off.filter((item) => !item.removal.beforeBattery), ...steps, ...state.found.map(earlierItem)]
+      return [...off.filter((item) => !item.removal.beforeBattery), ...steps]
     case 'set-up':
       return [...backOn(dossiers, state).filter((item) => item.closing.beforeStart), ...steps]
     case 'close-up':
       return [...backOn(dossiers, state).filter((item) => !item.closing.beforeStart), ...steps]
     default:
       return steps
-  }
-}
-
-function earlierItem(found: JobState['found'][number]): WorkItem {
-  return {
-    kind: 'earlier',
-    id: `earlier.${found.entry}`,
-    found,
-    minutes: earlierMinutes[found.what],
-    done: found.dealt,
   }
 }
 
@@ -99,30 +101,27 @@ export interface TickWords {
   without?: string
 }
 
-/** The entry that ticks an item off. */
-export function entryOfWork(item: WorkItem, { wrote, without }: TickWords = {}): EntryBody {
-  const reason = without === undefined ? {} : { without }
-  switch (item.kind) {
-    case 'step':
-      return { kind: 'step-done', step: item.step.id, ...(wrote === undefined ? {} : { wrote }), ...reason }
-    case 'cover-off':
-      return { kind: 'cover-off', cover: item.removal.cover.id, ...reason }
-    case 'cover-on':
-      return { kind: 'cover-on', cover: item.closing.cover.id }
-    case 'earlier':
-      return { kind: 'dealt-with', found: item.found.entry, how: 'Taken off, put back as the factory had it' }
-  }
-}
-
 /** Everything that ticking an item off writes down: the tick itself, and what its step settles about the loom. */
 export function entriesOfWork(
   item: WorkItem,
   dossiers: JobDossiers,
   state: JobState,
-  words: TickWords = {},
+  { wrote, without }: TickWords = {},
 ): EntryBody[] {
-  const tick = entryOfWork(item, words)
-  return item.kind === 'step' && item.step.marks ? [...marksOf(item.step, dossiers, state), tick] : [tick]
+  const reason = without === undefined ? {} : { without }
+  switch (item.kind) {
+    case 'step':
+      return [
+        ...(item.step.marks ? marksOf(item.step, dossiers, state) : []),
+        { kind: 'step-done', step: item.step.id, ...(wrote === undefined ? {} : { wrote }), ...reason },
+      ]
+    case 'cover-off':
+      return [{ kind: 'cover-off', cover: item.removal.cover.id, ...reason }]
+    case 'cover-on':
+      return [{ kind: 'cover-on', cover: item.closing.cover.id }]
+    case 'own':
+      return item.makes
+  }
 }
 
 function marksOf(step: Step, dossiers: JobDossiers, state: JobState): EntryBody[] {

@@ -1,3 +1,26 @@
+export {
+  farPlaceChosen,
+  mountPlaceChosen,
+  mounted,
+  mountingChosen,
+  routeEntries,
+  routed,
+  tied,
+  tyingChosen,
+} from './entries.ts'
+export {
+  farPlacesOf,
+  farUses,
+  freshRoute,
+  mountPracticeOf,
+  tiePracticeOf,
+  tiePractices,
+  tieReasons,
+  type FarUse,
+  type RouteDecisions,
+  type RouteState,
+  type TiePractice,
+} from './state.ts'
 export { branchWires, bundleAreaMm2, bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from './bundles.ts'
 export {
   endPoint,
@@ -50,3 +73,4 @@ export {
 } from './rankPlaces.ts'
 export { routeGaps, routeGraph, steeringSlackM } from './routeGraph.ts'
 export { freeEndM, tieSpacingM } from './runBundles.ts'
+export { routeRules, type RouteRule } from './rules.ts'

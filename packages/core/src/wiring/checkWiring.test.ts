@@ -3,11 +3,12 @@ import { describe, expect, test } from 'vitest'
 import type { Kit, Machine } from '../dossiers/index.ts'
 import { checkWiring } from './checkWiring.ts'
 import { gorseCase, rightConnections } from './gorseCase.ts'
-import { ruleCatalogue, type Connection, type RuleId } from './model.ts'
+import type { Connection } from './model.ts'
+import { wiringRules, type WiringRule } from './ruleCatalogue.ts'
 
 const { machine, kit } = gorseCase()
 
-function rulesFor(connections: Connection[], onMachine: Machine = machine, withKit: Kit = kit): RuleId[] {
+function rulesFor(connections: Connection[], onMachine: Machine = machine, withKit: Kit = kit): WiringRule[] {
   return checkWiring(onMachine, withKit, connections).map((finding) => finding.rule)
 }
 
@@ -22,7 +23,7 @@ test('the job done as planned has no stop and no fix', () => {
 })
 
 /** How each rule is made to fire; what is right above shows that it does not fire by itself. */
-const mistakes: [RuleId, Connection[], string][] = [
+const mistakes: [WiringRule, Connection[], string][] = [
   ['pair-to-itself', instead('injector', { kitEnd: 'injector', to: { kitEnd: 'injector' } }), 'Part the two halves'],
   ['loom-to-loom', instead('injector', { kitEnd: 'injector', to: { kitEnd: 'coil' } }), 'Part them'],
   [
@@ -113,7 +114,7 @@ const mistakes: [RuleId, Connection[], string][] = [
 
 test.each(mistakes)('%s fires, and says the remedy', (rule, connections, remedy) => {
   const finding = checkWiring(machine, kit, connections).find((candidate) => candidate.rule === rule)
-  expect(finding?.severity).toBe(ruleCatalogue[rule].severity)
+  expect(finding?.severity).toBe(wiringRules[rule].severity)
   expect(finding?.remedy).toContain(remedy)
 })
 

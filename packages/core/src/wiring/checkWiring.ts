@@ -1,6 +1,8 @@
 import { inSentence, machineGaps, machineIndex, type Kit, type KitEnd, type Machine } from '../dossiers/index.ts'
 import { endLookalikes } from './endLookalikes.ts'
-import { ruleCatalogue, severities, type Connection, type Erratum, type Finding } from './model.ts'
+import { byGravity, collectFindings } from '../findings/index.ts'
+import type { Connection, Erratum, Finding } from './model.ts'
+import { wiringRules, type WiringRule } from './ruleCatalogue.ts'
 import { sameTarget, targetWords } from './places.ts'
 import { proposeMatches, type Match } from './proposeMatches.ts'
 import { closureFindings, terminatorFindings } from './rules/closureRules.ts'
@@ -28,8 +30,8 @@ export function checkWiring(
   kit: Kit,
   connections: readonly Connection[],
   { plan = proposeMatches(machine, kit), errata = [] }: CheckContext = {},
-): Finding[] {
-  const findings: Finding[] = []
+): Finding<WiringRule>[] {
+  const { findings, say } = collectFindings<WiringRule, Finding['at']>(wiringRules)
   const stopped = new Set<string>()
   const scene: CheckScene = {
     machine,
@@ -39,9 +41,8 @@ export function checkWiring(
     plan: new Map(plan.map((match) => [match.kitEnd, match])),
     stopped: (kitEnd) => stopped.has(kitEnd),
     say: (rule, at, reason, remedy) => {
-      const { severity } = ruleCatalogue[rule]
-      if (severity === 'stop' && at.kitEnd !== undefined) stopped.add(at.kitEnd)
-      findings.push({ rule, severity, at, reason, remedy })
+      if (wiringRules[rule].severity === 'stop' && at.kitEnd !== undefined) stopped.add(at.kitEnd)
+      say(rule, at, reason, remedy)
     },
   }
   if (kit.fits.length > 0 && !kit.fits.includes(machine.id))
@@ -66,7 +67,7 @@ export function checkWiring(
         `The sheet says ${erratum.says}; ${erratum.is} (${erratum.by}, ${erratum.at.slice(0, 10)}).`,
         'Go by what was found, count the cavity, and prove it with the meter.',
       )
-  return findings.sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity))
+  return findings.sort(byGravity)
 }
 
 function checkEnd(scene: CheckScene, end: KitEnd, made: readonly Connection[]): void {

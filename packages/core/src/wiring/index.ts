@@ -9,16 +9,12 @@ export { connectorLookalikes, wireLookalikes, type ConnectorLookalike, type Wire
 export {
   findingKey,
   pairSides,
-  ruleCatalogue,
-  severities,
   type Connection,
   type Erratum,
   type ConnectionTarget,
   type Finding,
   type FindingPlace,
   type PairSide,
-  type RuleId,
-  type Severity,
 } from './model.ts'
 export { sameTarget, targetWords } from './places.ts'
 export { plannedConnections } from './plannedConnections.ts'
@@ -47,3 +43,25 @@ export {
   type SignalTrace,
   type SignalWay,
 } from './traceSignal.ts'
+export { connected, placeChosen, joiningChosen, wiringEntries } from './entries.ts'
+export {
+  connectionPlan,
+  differenceKey,
+  differences,
+  earlierWorks,
+  freshWiring,
+  irreversibleActs,
+  joinPracticeOf,
+  placeText,
+  type Difference,
+  type EarlierWork,
+  type FoundWork,
+  type IrreversibleAct,
+  type MadeConnection,
+  type TakenReading,
+  type WiringDecisions,
+  type WiringState,
+} from './state.ts'
+export { wiringRules, type WiringRule } from './ruleCatalogue.ts'
+export { earlierWork } from './earlierWork.ts'
+export { wiringFindings } from './wiringFindings.ts'

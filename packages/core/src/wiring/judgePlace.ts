@@ -16,8 +16,9 @@ import {
   type Stud,
 } from '../dossiers/index.ts'
 import { wireConfusion } from './colourDistance.ts'
-import { ruleCatalogue, type RuleId } from './model.ts'
+
 import { carriesAirbag, pinCount, pinsApart } from './pins.ts'
+import { wiringRules, type WiringRule } from './ruleCatalogue.ts'
 import { sortParts } from './sortParts.ts'
 
 /**
@@ -25,7 +26,7 @@ import { sortParts } from './sortParts.ts'
  * was made: one judgement for both.
  */
 export interface PlaceVerdict {
-  rule: RuleId
+  rule: WiringRule
   cavity?: number
   reason: string
   /** What undoes it, before the end goes where it belongs. */
@@ -66,8 +67,8 @@ export function feedCurrentOf(kit: Kit, ends: readonly KitEnd[]): number {
   )
 }
 
-export function isStop(verdict: { rule: RuleId }): boolean {
-  return ruleCatalogue[verdict.rule].severity === 'stop'
+export function isStop(verdict: { rule: WiringRule }): boolean {
+  return wiringRules[verdict.rule].severity === 'stop'
 }
 
 /** A flying lead at a cavity. */

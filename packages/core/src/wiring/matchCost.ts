@@ -16,7 +16,8 @@ import {
 import { wireConfusion } from './colourDistance.ts'
 import { isHighVoltage, judgeLead, judgePair, judgeRing, type PlaceVerdict } from './judgePlace.ts'
 import { methodsFor } from './joinMethods.ts'
-import { ruleCatalogue, type ConnectionTarget } from './model.ts'
+import type { ConnectionTarget } from './model.ts'
+import { wiringRules } from './ruleCatalogue.ts'
 import { sortParts, type CostPart } from './sortParts.ts'
 
 export type Candidate = { target: ConnectionTarget; shared?: boolean } & (
@@ -102,7 +103,7 @@ function lawful(machine: Machine, kit: Kit, end: KitEnd, candidate: Candidate): 
     if (methodsFor(kit, candidate.wire.areaMm2, zone?.conditions, end.cut !== undefined).length === 0) return false
   }
   const verdicts = judgeCandidate(machine, kit, end, candidate)
-  return verdicts !== null && verdicts.every((verdict) => ruleCatalogue[verdict.rule].severity === 'note')
+  return verdicts !== null && verdicts.every((verdict) => wiringRules[verdict.rule].severity === 'note')
 }
 
 /** What putting an end on a candidate costs, part by part; null where it cannot go, or would be stopped. */

@@ -1,3 +1,4 @@
+import type { FindingOf } from '../findings/index.ts'
 import type { ConnectorId, KitEndId, PassageId, StudId, TapMethod } from '../dossiers/index.ts'
 
 /** Where an end of the kit loom goes, or went. `side` names one half of an inline pair; without it both are meant. */
@@ -25,9 +26,6 @@ export interface Connection {
   tugged?: boolean
 }
 
-export const severities = ['stop', 'fix', 'note'] as const
-export type Severity = (typeof severities)[number]
-
 /** The place a finding stands beside. */
 export interface FindingPlace {
   kitEnd?: KitEndId
@@ -40,98 +38,8 @@ export interface FindingPlace {
   entry?: string
 }
 
-export interface Finding {
-  rule: RuleId
-  severity: Severity
-  at: FindingPlace
-  reason: string
-  remedy: string
-}
-
-/** Every rule: how grave it is, and whether a person may lift it with name and a typed reason. */
-export const ruleCatalogue = {
-  'pair-to-itself': { severity: 'stop', liftable: false },
-  'loom-to-loom': { severity: 'stop', liftable: true },
-  'wrong-socket': { severity: 'stop', liftable: true },
-  'pair-one-side': { severity: 'stop', liftable: true },
-  'pair-split': { severity: 'stop', liftable: true },
-  'wrong-connector': { severity: 'stop', liftable: true },
-  'wrong-cylinder': { severity: 'stop', liftable: true },
-  'wrong-row': { severity: 'stop', liftable: true },
-  'wrong-track': { severity: 'stop', liftable: true },
-  'pins-differ': { severity: 'stop', liftable: true },
-  'genders-clash': { severity: 'stop', liftable: true },
-  'wrong-wire': { severity: 'stop', liftable: true },
-  'stripe-swapped': { severity: 'stop', liftable: true },
-  'no-wire': { severity: 'stop', liftable: true },
-  'pin-occupied': { severity: 'stop', liftable: true },
-  'cut-open': { severity: 'stop', liftable: true },
-  'cut-split': { severity: 'stop', liftable: true },
-  'cut-no-consent': { severity: 'stop', liftable: true },
-  'barred-circuit': { severity: 'stop', liftable: false },
-  'airbag-circuit': { severity: 'stop', liftable: false },
-  'feed-always-live': { severity: 'stop', liftable: true },
-  'feed-unfused': { severity: 'stop', liftable: false },
-  'feed-on-ground': { severity: 'stop', liftable: true },
-  'feed-brake-lamp': { severity: 'stop', liftable: true },
-  'feed-electronic': { severity: 'stop', liftable: true },
-  'ground-live': { severity: 'stop', liftable: true },
-  'ground-sensor': { severity: 'stop', liftable: false },
-  'reference-on-power': { severity: 'stop', liftable: true },
-  'wrong-machine': { severity: 'stop', liftable: true },
-  'wrong-kind': { severity: 'stop', liftable: true },
-  'lead-never': { severity: 'stop', liftable: true },
-  'short-at-lock': { severity: 'stop', liftable: true },
-  'route-barred': { severity: 'stop', liftable: true },
-  'feed-test': { severity: 'stop', liftable: true },
-  'plug-twice': { severity: 'stop', liftable: true },
-  'cut-swapped': { severity: 'stop', liftable: true },
-  'feed-part-time': { severity: 'stop', liftable: true },
-  'wrong-stud': { severity: 'stop', liftable: true },
-  'vent-closed': { severity: 'stop', liftable: true },
-  'fuse-over-wire': { severity: 'stop', liftable: true },
-  'reading-stop': { severity: 'stop', liftable: true },
-  'proof-failed': { severity: 'stop', liftable: false },
-  'two-places': { severity: 'fix', liftable: true },
-  'lead-short': { severity: 'fix', liftable: true },
-  'route-hot': { severity: 'fix', liftable: true },
-  'route-hazard': { severity: 'fix', liftable: true },
-  'route-gap': { severity: 'fix', liftable: true },
-  'bundle-over': { severity: 'fix', liftable: true },
-  'loom-untied': { severity: 'fix', liftable: true },
-  'place-unfit': { severity: 'fix', liftable: true },
-  'ground-drop': { severity: 'fix', liftable: true },
-  'feed-drop': { severity: 'fix', liftable: true },
-  'end-open': { severity: 'fix', liftable: true },
-  'spare-open': { severity: 'fix', liftable: true },
-  'port-open': { severity: 'fix', liftable: true },
-  'port-wrong-closure': { severity: 'fix', liftable: true },
-  'bus-terminators': { severity: 'fix', liftable: true },
-  'closed-but-wanted': { severity: 'fix', liftable: true },
-  'feed-over-spare': { severity: 'fix', liftable: true },
-  'tap-size': { severity: 'fix', liftable: true },
-  'tap-place': { severity: 'fix', liftable: true },
-  'cut-method': { severity: 'fix', liftable: true },
-  'ring-size': { severity: 'fix', liftable: true },
-  'not-tugged': { severity: 'fix', liftable: true },
-  'vent-open': { severity: 'fix', liftable: true },
-  'method-missing': { severity: 'fix', liftable: true },
-  'method-not-in-kit': { severity: 'fix', liftable: true },
-  'joined-live': { severity: 'fix', liftable: true },
-  'puncture-open': { severity: 'fix', liftable: true },
-  'earlier-work': { severity: 'fix', liftable: true },
-  'reading-off': { severity: 'fix', liftable: true },
-  'reading-note': { severity: 'note', liftable: true },
-  'feed-spare-unknown': { severity: 'note', liftable: true },
-  'confusable-wire': { severity: 'note', liftable: true },
-  'kit-lookalike': { severity: 'note', liftable: true },
-  'sheet-differs': { severity: 'note', liftable: true },
-  'sheet-erratum': { severity: 'note', liftable: true },
-  'dossier-gap': { severity: 'note', liftable: true },
-  'route-differs': { severity: 'note', liftable: true },
-  'differs-from-plan': { severity: 'note', liftable: true },
-} as const satisfies Record<string, { severity: Severity; liftable: boolean }>
-export type RuleId = keyof typeof ruleCatalogue
+/** A finding of any room, beside a place of the machine or the kit. */
+export type Finding<RuleId extends string = string> = FindingOf<RuleId, FindingPlace>
 
 /** Something a kit's sheet says wrongly, found on a machine and written down once for everybody after. */
 export interface Erratum {

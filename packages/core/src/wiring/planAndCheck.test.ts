@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest'
 import { machineIndex, type Kit, type Machine, type RingEnd, type SignalKind } from '../dossiers/index.ts'
 import { checkWiring } from './checkWiring.ts'
 import { currentOf } from './judgePlace.ts'
-import type { Finding, RuleId } from './model.ts'
+import type { Finding } from './model.ts'
+import type { WiringRule } from './ruleCatalogue.ts'
 import { plannedConnections } from './plannedConnections.ts'
 import { plantMistakes } from './plantedCase.ts'
 import { proposeMatches, type Match } from './proposeMatches.ts'
@@ -108,7 +109,7 @@ describe('every ring on every kind of stud', () => {
     'battery feed without fuse': ring({ currentA: 0.2, wants: { signal: 'supply-always', role: 'supply' } }),
     'switched feed': ring({ currentA: 0.2, wants: { signal: 'supply-switched', role: 'supply' } }),
   }
-  const table: Record<string, (RuleId | null)[]> = {
+  const table: Record<string, (WiringRule | null)[]> = {
     ground: [null, 'ground-sensor', 'ground-live', 'ground-live', 'ground-live', 'wrong-stud'],
     'ground without current': [null, null, 'ground-live', 'ground-live', 'ground-live', 'wrong-stud'],
     reference: ['reference-on-power', null, 'ground-live', 'ground-live', 'ground-live', 'wrong-stud'],

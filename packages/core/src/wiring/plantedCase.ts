@@ -10,7 +10,8 @@ import {
   type RingEnd,
 } from '../dossiers/index.ts'
 import { wireConfusion } from './colourDistance.ts'
-import type { Connection, ConnectionTarget, RuleId } from './model.ts'
+import type { Connection, ConnectionTarget } from './model.ts'
+import type { WiringRule } from './ruleCatalogue.ts'
 import { carriesAirbag, pinCount, pinsApart } from './pins.ts'
 import { plannedConnections } from './plannedConnections.ts'
 import { sameTarget } from './places.ts'
@@ -18,14 +19,14 @@ import type { Match } from './proposeMatches.ts'
 
 /** One mistake a hand can make, and the rule that must see it. */
 export interface Planted {
-  rule: RuleId
+  rule: WiringRule
   end: string
   connections: Connection[]
   machine: Machine
   kit: Kit
 }
 
-type Plant = (rule: RuleId, made: Connection[]) => void
+type Plant = (rule: WiringRule, made: Connection[]) => void
 
 /** Every mistake that can be made with the ends of a kit on a machine, each in an otherwise right job. */
 export function plantMistakes(machine: Machine, kit: Kit, plan: readonly Match[]): Planted[] {
@@ -113,7 +114,7 @@ function pairMistakes(
       ])
   }
 
-  function rivalRule(connector: string): RuleId | null {
+  function rivalRule(connector: string): WiringRule | null {
     const nets = end.lines.map((line) => ({
       wants: line.wants,
       net: index.nets.get(wireAt(machine, connector, line.cavity)?.net ?? ''),
@@ -226,7 +227,7 @@ function leadMistakes(
 }
 
 /** The rule that a lead on a circuit must break, or null when the circuit is the one it wants. */
-function wireRule(end: FlyingLead, kit: Kit, net: Net, confusion: string | null): RuleId | null {
+function wireRule(end: FlyingLead, kit: Kit, net: Net, confusion: string | null): WiringRule | null {
   if (end.intoSpare) return 'pin-occupied'
   if (net.role === 'airbag') return 'airbag-circuit'
   if (net.signal === 'coil-drive' || net.signal === 'injector-drive' || net.highVoltage) return 'barred-circuit'
@@ -275,7 +276,7 @@ function ringMistakes(machine: Machine, end: RingEnd, plant: Plant): void {
 }
 
 /** What a ring on a stud must break, written out stud by stud. */
-function ringRule(end: RingEnd, signal: Net['signal']): RuleId | null {
+function ringRule(end: RingEnd, signal: Net['signal']): WiringRule | null {
   const kind = end.reference ? 'reference' : end.wants.signal
   switch (kind) {
     case 'power-ground':

@@ -1,11 +1,13 @@
 import type { Kit, KitEnd, Machine, MachineIndex } from '../dossiers/index.ts'
 import type { PlaceVerdict } from './judgePlace.ts'
-import type { Connection, FindingPlace, RuleId } from './model.ts'
+import type { SayOf } from '../findings/index.ts'
+import type { Connection, FindingPlace } from './model.ts'
 import { targetWords } from './places.ts'
 import type { Match } from './proposeMatches.ts'
+import type { WiringRule } from './ruleCatalogue.ts'
 
 /** Writes a finding down with the severity its rule has. */
-export type Say = (rule: RuleId, at: FindingPlace, reason: string, remedy: string) => void
+export type Say = SayOf<WiringRule, FindingPlace>
 
 /** What every rule may look at. */
 export interface CheckScene {

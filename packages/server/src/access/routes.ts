@@ -1,6 +1,7 @@
+import { instant } from '@tidy-badger/core/journal'
+import { batteryPractices } from '@tidy-badger/core/access'
 import ical, { ICalCalendarMethod } from 'ical-generator'
 import { z } from 'zod'
-import { batterySchools, instant } from '@tidy-badger/core/jobs'
 import { cleanText, idText } from '@tidy-badger/core/shared'
 import type { AppDeps } from '../platform/deps.ts'
 import { fileAnswer, type HttpApp } from '../platform/http.ts'
@@ -12,7 +13,7 @@ const planSchema = z.strictObject({
   targets: z.array(cleanText(120)).max(400),
   people: z.union([z.literal(1), z.literal(2)]).optional(),
   /** How the battery comes off; given, its posts are reached as well and what hides them comes off first. */
-  school: z.enum(batterySchools).optional(),
+  school: z.enum(batteryPractices).optional(),
 })
 const minutes = z.looseObject({ best: z.number(), likely: z.number(), worst: z.number() })
 const planAnswer = z.object({

@@ -1,4 +1,5 @@
-import { learntDay, learntTimes, timeReport, type BatterySchool } from '@tidy-badger/core/jobs'
+import type { BatteryPractice } from '@tidy-badger/core/access'
+import { learntDay, learntTimes, timeReport } from '@tidy-badger/core/jobs'
 import type { MinutesSpread } from '@tidy-badger/core/scheduling'
 import type { Outcome } from '@tidy-badger/core/shared'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
@@ -15,7 +16,7 @@ export interface AccessPlanAsked {
   machine: DossierAsked
   targets: readonly string[]
   people?: 1 | 2
-  school?: BatterySchool
+  school?: BatteryPractice
 }
 
 export function accessService(deps: AppDeps, dossiers: DossierService, jobs: JobService) {

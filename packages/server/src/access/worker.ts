@@ -1,6 +1,6 @@
-import { accessSpread, planReachable, readTargets } from '@tidy-badger/core/access'
+import { accessSpread, planReachable, readTargets, type BatteryPractice } from '@tidy-badger/core/access'
 import type { Machine } from '@tidy-badger/core/dossiers'
-import { daySpread, jobDay, type BatterySchool, type LearntTimes } from '@tidy-badger/core/jobs'
+import { daySpread, jobDay, type LearntTimes } from '@tidy-badger/core/jobs'
 import type { DayFactor, MinutesSpread } from '@tidy-badger/core/scheduling'
 import { failure, success, type Outcome } from '@tidy-badger/core/shared'
 import type { PaperJob } from '../jobs/index.ts'
@@ -11,7 +11,7 @@ export interface AccessTask {
   targets: readonly string[]
   people: 1 | 2
   /** How the battery comes off; its posts are then reached as well. */
-  school?: BatterySchool
+  school?: BatteryPractice
 }
 
 export interface DayTask {

@@ -1,4 +1,5 @@
-import { entryVersion, instant } from '@tidy-badger/core/jobs'
+import { instant } from '@tidy-badger/core/journal'
+import { entryVersion } from '@tidy-badger/core/jobs'
 import { cleanText, largestInteger } from '@tidy-badger/core/shared'
 import { z } from 'zod'
 import { hashText } from '../platform/http.ts'

@@ -1,18 +1,7 @@
+import { connectionPlan } from '@tidy-badger/core/wiring'
 import { quadEngine, rideCsv, simulateRide } from '@tidy-badger/core/engine-sim'
-import { defaultLimits, fitVersion, readLogBytes, suggestTrims } from '@tidy-badger/core/fuel-trim'
-import {
-  currentTrim,
-  jobTasks,
-  entriesOfWork,
-  openWait,
-  planOf,
-  requireTrimBasis,
-  planTicks,
-  replay,
-  workOf,
-  type EntryBody,
-  type NewEntry,
-} from '@tidy-badger/core/jobs'
+import { currentTrim, defaultLimits, fitVersion, readLogBytes, requireTrimBasis, suggestTrims } from '@tidy-badger/core/fuel-trim'
+import { jobTasks, entriesOfWork, openWait, planTicks, replay, workOf, type EntryBody, type NewEntry } from '@tidy-badger/core/jobs'
 import { stations, type Station } from '@tidy-badger/core/dossiers'
 import { drawMinutes } from '@tidy-badger/core/scheduling'
 import { seededRandom } from '@tidy-badger/core/shared'
@@ -102,7 +91,7 @@ function seedOf(id: string): number {
 
 function ticksOf(job: LoadedJob, kitEnd: string): EntryBody[] {
   const end = job.dossiers.kit.ends.find((candidate) => candidate.id === kitEnd)
-  const match = planOf(job.dossiers).find((candidate) => candidate.kitEnd === kitEnd)
+  const match = connectionPlan(job.dossiers).find((candidate) => candidate.kitEnd === kitEnd)
   return end ? planTicks(job.dossiers, replay(job.dossiers, []), end, match).map((tick) => tick.makes) : []
 }
 

@@ -1,5 +1,5 @@
+import { currentTrim } from '@tidy-badger/core/fuel-trim'
 import { trimCsv } from '@tidy-badger/core/handover'
-import { currentTrim } from '@tidy-badger/core/jobs'
 import { idText } from '@tidy-badger/core/shared'
 import { z } from 'zod'
 import type { JobService } from '../jobs/index.ts'

@@ -1,18 +1,11 @@
 import { composeVariant, type DossierRef, type Kit, type Machine } from '@tidy-badger/core/dossiers'
-import {
-  refsInForce,
-  replay,
-  type JobDossiers,
-  type JobRefs,
-  type JobState,
-  type JournalEntry,
-} from '@tidy-badger/core/jobs'
+import { refsInForce, replay, type JobDossiers, type JobRefs, type JobState, type JournalEntry } from '@tidy-badger/core/jobs'
 import type { DossierService } from '../dossiers/index.ts'
 import { notFound, Refusal, refusal } from '../platform/errors.ts'
 import type { AppDeps } from '../platform/deps.ts'
 import { deletedJobsLiveMs } from './keeping.ts'
 import type { jobRepository } from './repository.ts'
-import { type JobRow } from './repository.ts'
+import type { JobRow } from './repository.ts'
 import { isHeavy } from './weight.ts'
 import type { Judged } from './judgeJob.ts'
 import { judge, type JudgeTask, type ReplayTask } from './worker.ts'

@@ -1,14 +1,5 @@
-import {
-  endsDone,
-  isStationDone,
-  stationNow,
-  jobFindings,
-  measuredMinutes,
-  openStops,
-  type JobDossiers,
-  type JobState,
-  type JournalEntry,
-} from '@tidy-badger/core/jobs'
+import { openStops } from '@tidy-badger/core/findings'
+import { endsDone, isStationDone, stationNow, jobFindings, measuredMinutes, type JobDossiers, type JobState, type JournalEntry } from '@tidy-badger/core/jobs'
 import type { Station } from '@tidy-badger/core/dossiers'
 
 /** Counted up when `judgeJob` says something else for the same journal; stored judgements are then made anew. */

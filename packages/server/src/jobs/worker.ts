@@ -1,14 +1,4 @@
-import {
-  planAppend,
-  readJobFile,
-  replay,
-  type AppendPlan,
-  type JobDossiers,
-  type JobFile,
-  type JobState,
-  type JournalEntry,
-  type NewEntry,
-} from '@tidy-badger/core/jobs'
+import { planAppend, readJobFile, replay, type AppendPlan, type JobDossiers, type JobFile, type JobState, type JournalEntry, type NewEntry } from '@tidy-badger/core/jobs'
 import { entryVersion } from '@tidy-badger/core/jobs'
 import type { Outcome } from '@tidy-badger/core/shared'
 import { judgeJob, type Judged } from './judgeJob.ts'

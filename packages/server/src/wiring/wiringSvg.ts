@@ -1,6 +1,6 @@
 import { wireAt, machineIndex, wireName, wireShort, type KitEnd, type WireColour } from '@tidy-badger/core/dossiers'
-import { planOf, type JobDossiers, type JobState } from '@tidy-badger/core/jobs'
-import { targetWords, type ConnectionTarget } from '@tidy-badger/core/wiring'
+import type { JobDossiers, JobState } from '@tidy-badger/core/jobs'
+import { connectionPlan, targetWords, type ConnectionTarget } from '@tidy-badger/core/wiring'
 import { document, wirePath, words } from './svgParts.ts'
 
 const lineHeight = 22
@@ -15,7 +15,7 @@ interface Row {
 /** The wiring of a job as one drawing: module, trunk, every branch with its wires, and where each meets the machine. */
 export function wiringSvg(dossiers: JobDossiers, state: JobState, title: string): string {
   const { machine, kit } = dossiers
-  const plan = planOf(dossiers, state)
+  const plan = connectionPlan(dossiers, state)
   const rows = kit.ends.map((end): Row => {
     const made = state.connections.find((connection) => connection.kitEnd === end.id)
     const target = made?.to ?? plan.find((match) => match.kitEnd === end.id)?.target ?? { closed: 'cap' as const }

@@ -1,23 +1,7 @@
 import { alikeWords } from '@tidy-badger/core/circuit'
 import type { Kit, Machine } from '@tidy-badger/core/dossiers'
-import {
-  builtConnections,
-  connectionsPlanned,
-  jobFindings,
-  jobMeter,
-  planOf,
-  type JobDossiers,
-  type JobState,
-} from '@tidy-badger/core/jobs'
-import {
-  checkWiring,
-  touchedNets,
-  traceSignal,
-  traceTree,
-  type Connection,
-  type Erratum,
-  type Finding,
-} from '@tidy-badger/core/wiring'
+import { builtConnections, connectionsPlanned, jobFindings, jobMeter, type JobDossiers, type JobState } from '@tidy-badger/core/jobs'
+import { checkWiring, connectionPlan, touchedNets, traceSignal, traceTree, type Connection, type Erratum, type Finding } from '@tidy-badger/core/wiring'
 import type { MeterAnswer } from './meterAnswer.ts'
 import type { TraceAnswer } from './traceAnswer.ts'
 
@@ -30,7 +14,7 @@ export interface WiringTask {
 /** A job's wiring: what is connected, where everything belongs, what is wrong, and the ways of the signals. */
 export function ofJob({ dossiers, state, errata }: WiringTask): object {
   const { machine, kit } = dossiers
-  const plan = planOf(dossiers, state)
+  const plan = connectionPlan(dossiers, state)
   const connections = builtConnections(state)
   const planned = connectionsPlanned(dossiers, state)
   const nets = touchedNets(machine, kit, [...planned, ...connections])

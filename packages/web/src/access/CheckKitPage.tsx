@@ -1,5 +1,6 @@
+import type { PartState } from '@tidy-badger/core/check-kit'
 import type { KitPart } from '@tidy-badger/core/dossiers'
-import { consumables, toolsNeeded, type PartState, type ToolNeed } from '@tidy-badger/core/jobs'
+import { consumables, toolsNeeded, type ToolNeed } from '@tidy-badger/core/jobs'
 import { Tabs } from 'radix-ui'
 import { StationDoneButton, useJob } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'

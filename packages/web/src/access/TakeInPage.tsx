@@ -1,4 +1,5 @@
-import { earlierWorks, takeInQuestions, type EarlierWork, type TakeInQuestion } from '@tidy-badger/core/jobs'
+import { earlierWorks, type EarlierWork } from '@tidy-badger/core/wiring'
+import { takeInQuestions, type TakeInQuestion } from '@tidy-badger/core/jobs'
 import { useState } from 'react'
 import { PhotoButton, PhotoRow, useJob } from '../jobs/index.ts'
 import { keptText, useKeptText } from '../platform/keptTexts.ts'

@@ -1,12 +1,6 @@
+import { batteryPracticeOf, batteryPracticesFor } from '@tidy-badger/core/access'
 import type { Station } from '@tidy-badger/core/dossiers'
-import {
-  accessOf,
-  batterySchoolOf,
-  batterySchoolsFor,
-  gatedStations,
-  mountPlaceOf,
-  workOf,
-} from '@tidy-badger/core/jobs'
+import { accessOf, gatedStations, mountPlaceOf, workOf } from '@tidy-badger/core/jobs'
 import { placesFor } from '@tidy-badger/core/routing'
 import { useEffect, type ReactNode } from 'react'
 import { stationNames, useJob } from '../jobs/index.ts'
@@ -104,14 +98,14 @@ const schoolReasons: Record<string, string> = {
 function Schools() {
   const { dossiers, state, write } = useJob()
   const { machine } = dossiers
-  const now = batterySchoolOf(machine, state)
+  const now = batteryPracticeOf(machine, state)
   const place = mountPlaceOf(dossiers, state)
   return (
     <div className="mt-4 flex flex-col gap-4 border-t-2 border-line-soft pt-3">
       <School
         legend="How the battery comes off"
         name="battery"
-        options={batterySchoolsFor(machine)}
+        options={batteryPracticesFor(machine)}
         reasons={schoolReasons}
         now={now}
         onChoose={(value) =>

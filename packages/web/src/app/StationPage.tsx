@@ -1,5 +1,5 @@
+import { trimBasis } from '@tidy-badger/core/fuel-trim'
 import { stations, type Station } from '@tidy-badger/core/dossiers'
-import { trimBasis } from '@tidy-badger/core/jobs'
 import { lazy, Suspense } from 'react'
 import { Navigate, useParams } from 'react-router'
 import { Loading } from '../ui/states.tsx'

@@ -1,5 +1,4 @@
-import { fitVersion } from '@tidy-badger/core/fuel-trim'
-import { currentTrim, requireTrimBasis } from '@tidy-badger/core/jobs'
+import { currentTrim, fitVersion, requireTrimBasis } from '@tidy-badger/core/fuel-trim'
 import { Tabs } from 'radix-ui'
 import { lazy, Suspense, useState } from 'react'
 import { StationDoneButton, useJob } from '../jobs/index.ts'

@@ -1,5 +1,5 @@
-import { defaultLimits, type TrimProblem } from '@tidy-badger/core/fuel-trim'
-import { currentTrim, requireTrimBasis, trimOfRevision, type JobState } from '@tidy-badger/core/jobs'
+import { currentTrim, defaultLimits, requireTrimBasis, trimOfRevision, type TrimProblem } from '@tidy-badger/core/fuel-trim'
+import type { JobState } from '@tidy-badger/core/jobs'
 import { useEffect, useState } from 'react'
 import { useJob } from '../jobs/index.ts'
 import { Unreachable } from '../platform/api/http.ts'

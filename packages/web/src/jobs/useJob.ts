@@ -1,21 +1,7 @@
-import {
-  jobFindings,
-  learntTimes,
-  openStops,
-  planOf,
-  replay,
-  stationProgress,
-  undoBatch,
-  voidedEntries,
-  type EntryBody,
-  type JobDossiers,
-  type JobFinding,
-  type JobState,
-  type JournalEntry,
-  type StationProgress,
-  type TimeSample,
-} from '@tidy-badger/core/jobs'
-import type { Erratum, Match } from '@tidy-badger/core/wiring'
+import { voidedEntries } from '@tidy-badger/core/journal'
+import { openStops } from '@tidy-badger/core/findings'
+import { jobFindings, learntTimes, replay, stationProgress, undoBatch, type EntryBody, type JobDossiers, type JobFinding, type JobState, type JournalEntry, type StationProgress, type TimeSample } from '@tidy-badger/core/jobs'
+import { connectionPlan, type Erratum, type Match } from '@tidy-badger/core/wiring'
 import { useQuery } from '@tanstack/react-query'
 import { createContext, useContext, useMemo } from 'react'
 import { toast } from 'sonner'
@@ -63,7 +49,7 @@ export function useJobView(): JobView | null {
     if (!job || !dossiers) return null
     const entries = entriesShown({ entries: stored, unsent, head })
     const state = replay(dossiers, entries)
-    const plan = planOf(dossiers, state)
+    const plan = connectionPlan(dossiers, state)
     const errata = known ?? []
     const findings = jobFindings(dossiers, state, { plan, errata })
     return {

@@ -1,5 +1,6 @@
+import { coverName } from '@tidy-badger/core/access'
 import type { Station } from '@tidy-badger/core/dossiers'
-import { coverName, type JobDossiers, type NewEntry } from '@tidy-badger/core/jobs'
+import type { JobDossiers, NewEntry } from '@tidy-badger/core/jobs'
 import { targetWords } from '@tidy-badger/core/wiring'
 
 export const stationNames: Record<Station, string> = {

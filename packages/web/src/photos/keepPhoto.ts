@@ -1,4 +1,5 @@
-import type { EntryBody, PhotoPlace, PhotoShows } from '@tidy-badger/core/jobs'
+import type { PhotoPlace, PhotoShows } from '@tidy-badger/core/photos'
+import type { EntryBody } from '@tidy-badger/core/jobs'
 import { deviceStore } from '../platform/storage/deviceStore.ts'
 import { shrinkPhoto } from './shrinkPhoto.ts'
 

@@ -1,6 +1,6 @@
-import { findTarget, targetKey, type AccessTarget } from '@tidy-badger/core/access'
+import { alsoTargets, findTarget, targetKey, type AccessTarget } from '@tidy-badger/core/access'
 import type { Kit } from '@tidy-badger/core/dossiers'
-import { alsoCost, alsoKitCost, alsoTargets, jobTargets } from '@tidy-badger/core/jobs'
+import { alsoCost, alsoKitCost, jobTargets } from '@tidy-badger/core/jobs'
 import { useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { fetchDossiers, useJob } from '../../jobs/index.ts'

@@ -1,4 +1,4 @@
-import { peopleOf } from '@tidy-badger/core/jobs'
+import { peopleOf } from '@tidy-badger/core/access'
 import { useQuery } from '@tanstack/react-query'
 import type { TimeReport } from '@tidy-badger/core/jobs'
 import { CalendarPlus, FileText, Table2 } from 'lucide-react'

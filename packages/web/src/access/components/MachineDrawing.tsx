@@ -1,7 +1,7 @@
 import { machineIndex, type Box, type Cover } from '@tidy-badger/core/dossiers'
-import { accessOf, coverName, type JobState } from '@tidy-badger/core/jobs'
+import { accessOf, type JobState } from '@tidy-badger/core/jobs'
 import { useJob } from '../../jobs/index.ts'
-import { bodyView, viewRimM as rim, type View } from '@tidy-badger/core/access'
+import { bodyView, coverName, type View, viewRimM as rim } from '@tidy-badger/core/access'
 import { BodyLines } from './BodyLines.tsx'
 
 /** The machine as a line drawing, from above and from its left side; what is off is lifted off its place. */

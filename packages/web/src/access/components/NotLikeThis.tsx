@@ -1,5 +1,6 @@
+import { earlierWorks, type EarlierWork } from '@tidy-badger/core/wiring'
 import type { Station } from '@tidy-badger/core/dossiers'
-import { earlierWorks, wordsOf, type EarlierWork, type WorkItem } from '@tidy-badger/core/jobs'
+import { wordsOf, type WorkItem } from '@tidy-badger/core/jobs'
 import { useState } from 'react'
 import { PhotoButton, useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'

@@ -1,15 +1,5 @@
 import { fastenerWords, inSentence, type Station } from '@tidy-badger/core/dossiers'
-import {
-  entriesOfWork,
-  entryOfWork,
-  openWait,
-  reasonAsked,
-  reasonIsGiven,
-  stepAsks,
-  wordsOf,
-  type EntryBody,
-  type WorkItem,
-} from '@tidy-badger/core/jobs'
+import { entriesOfWork, entryOfWork, openWait, reasonAsked, reasonIsGiven, stepAsks, wordsOf, type EntryBody, type WorkItem } from '@tidy-badger/core/jobs'
 import { useState } from 'react'
 import { StationDoneButton, stationNames, useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'

@@ -1,6 +1,6 @@
-import { targetKey, waysTo, type PlannedTarget } from '@tidy-badger/core/access'
+import { coverName, targetKey, type PlannedTarget, waysTo } from '@tidy-badger/core/access'
 import type { Cover, Station } from '@tidy-badger/core/dossiers'
-import { accessOf, coverName, wayChoice, type WorkItem } from '@tidy-badger/core/jobs'
+import { accessOf, wayChoice, type WorkItem } from '@tidy-badger/core/jobs'
 import { PhotoButton, PhotoRow, StopGate, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'

@@ -1,5 +1,5 @@
+import { currentTrim, requireTrimBasis } from '@tidy-badger/core/fuel-trim'
 import { readTrimCsv } from '@tidy-badger/core/handover'
-import { currentTrim, requireTrimBasis } from '@tidy-badger/core/jobs'
 import { format } from 'date-fns'
 import { Undo2 } from 'lucide-react'
 import { useState } from 'react'

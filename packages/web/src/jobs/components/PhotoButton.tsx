@@ -1,4 +1,5 @@
-import type { EntryBody, PhotoPlace, PhotoShows } from '@tidy-badger/core/jobs'
+import type { PhotoPlace, PhotoShows } from '@tidy-badger/core/photos'
+import type { EntryBody } from '@tidy-badger/core/jobs'
 import { Camera } from 'lucide-react'
 import { useState } from 'react'
 import { toast } from 'sonner'

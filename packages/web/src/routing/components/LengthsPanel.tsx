@@ -1,5 +1,4 @@
-import { tieReasons, tieSchoolOf, tieSchools } from '@tidy-badger/core/jobs'
-import { sleeveWords, type RoutedBranch } from '@tidy-badger/core/routing'
+import { sleeveWords, tiePracticeOf, tiePractices, tieReasons, type RoutedBranch } from '@tidy-badger/core/routing'
 import { FileDown } from 'lucide-react'
 import { pickPart, showPicture, useLoomView } from '../store.ts'
 import { useLoom } from '../useLoom.ts'
@@ -73,9 +72,9 @@ export function LengthsPanel() {
       <School
         legend="When the loom is tied in this shop"
         name="tying"
-        options={tieSchools}
+        options={tiePractices}
         reasons={tieReasons}
-        now={tieSchoolOf(state)}
+        now={tiePracticeOf(state)}
         onChoose={(value) => choose('tying', value)}
       />
     </div>

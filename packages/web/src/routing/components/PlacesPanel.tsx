@@ -1,5 +1,5 @@
-import { farChoice, farPlacesOf, mountSchoolOf, routesOf } from '@tidy-badger/core/jobs'
-import { dangerWords, mountReasons, mountSchools, placesFor, type RankedPlace } from '@tidy-badger/core/routing'
+import { farChoice, routesOf } from '@tidy-badger/core/jobs'
+import { dangerWords, farPlacesOf, mountPracticeOf, mountReasons, mountSchools, placesFor, type RankedPlace } from '@tidy-badger/core/routing'
 import { Ban, Check } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Button } from '../../ui/Button.tsx'
@@ -78,11 +78,11 @@ export function PlacesPanel() {
           name="mounting"
           options={mountSchools}
           reasons={mountReasons}
-          now={mountSchoolOf(state)}
+          now={mountPracticeOf(state)}
           onChoose={(value) => choose('mounting', value)}
         />
-        {practiceFindsNone(mountSchoolOf(state), places) && (
-          <p className="text-quiet">{practiceFindsNone(mountSchoolOf(state), places)}</p>
+        {practiceFindsNone(mountPracticeOf(state), places) && (
+          <p className="text-quiet">{practiceFindsNone(mountPracticeOf(state), places)}</p>
         )}
         <div className="flex flex-col gap-3">
           {(['dial', 'sensor', 'switch'] as const).map((use) => {

@@ -1,18 +1,6 @@
-import {
-  feedCards,
-  groundReasons,
-  groundSchools,
-  judgeFeed,
-  judgeGround,
-  powerReasons,
-  powerSchools,
-  spliceLayout,
-  supplyOf,
-  type FeedOption,
-  type Verdict,
-} from '@tidy-badger/core/electrical'
+import { feedCards, feedPracticeOf, groundPracticeOf, groundReasons, groundSchools, judgeFeed, judgeGround, powerReasons, powerSchools, spliceLayout, supplyOf, type FeedOption, type Verdict } from '@tidy-badger/core/electrical'
 import { branchWires, bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from '@tidy-badger/core/routing'
-import { electricsOf, groundCard, groundSchoolOf, powerSchoolOf } from '@tidy-badger/core/jobs'
+import { electricsOf, groundCard } from '@tidy-badger/core/jobs'
 import { Ban, Check, TriangleAlert } from 'lucide-react'
 import { useState, type FormEvent, type ReactNode } from 'react'
 import { Button } from '../../ui/Button.tsx'
@@ -77,7 +65,7 @@ export function PowerPanel() {
           name="power"
           options={powerSchools}
           reasons={powerReasons}
-          now={powerSchoolOf(state)}
+          now={feedPracticeOf(state)}
           onChoose={(value) => choose('power', value)}
         />
         <School
@@ -85,7 +73,7 @@ export function PowerPanel() {
           name="grounding"
           options={groundSchools}
           reasons={groundReasons}
-          now={groundSchoolOf(state)}
+          now={groundPracticeOf(state)}
           onChoose={(value) => choose('grounding', value)}
         />
       </div>

@@ -1,6 +1,6 @@
 import type { KitEnd, TapMethod } from '@tidy-badger/core/dossiers'
-import { asProposed, placeChoice, placeText, type EntryBody } from '@tidy-badger/core/jobs'
-import { findWires, type ConnectionTarget } from '@tidy-badger/core/wiring'
+import { asProposed, placeChoice, type EntryBody } from '@tidy-badger/core/jobs'
+import { findWires, placeText, type ConnectionTarget } from '@tidy-badger/core/wiring'
 import { useMemo, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'

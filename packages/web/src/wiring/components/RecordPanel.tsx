@@ -1,13 +1,5 @@
-import {
-  asProposed,
-  differences,
-  earlierWorks,
-  irreversibleActs,
-  joinSchoolOf,
-  type EarlierWork,
-  type IrreversibleAct,
-} from '@tidy-badger/core/jobs'
-import { joinSchools } from '@tidy-badger/core/wiring'
+import { asProposed } from '@tidy-badger/core/jobs'
+import { differences, earlierWorks, irreversibleActs, joinPracticeOf, joinSchools, type EarlierWork, type IrreversibleAct } from '@tidy-badger/core/wiring'
 import { useState, type FormEvent, type ReactNode } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'
@@ -161,7 +153,7 @@ function IrreversibleSection() {
 
 function Schools() {
   const { state, write } = useJob()
-  const school = joinSchoolOf(state)
+  const school = joinPracticeOf(state)
   return (
     <Part title="How wires are joined here">
       <label className="flex flex-col gap-1 font-semibold">

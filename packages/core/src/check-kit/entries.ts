@@ -1,0 +1,47 @@
+import { z } from 'zod'
+import type { DossierPair, Station } from '../dossiers/index.ts'
+import { defineEntry, doneBy, idField, known } from '../journal/index.ts'
+import { partStates, type CheckKitState } from './state.ts'
+
+const entry = defineEntry<DossierPair, CheckKitState, Station>()
+
+export const partChecked = entry({
+  kind: 'part-checked',
+  shape: { part: idField, state: z.enum(partStates), instead: z.string().min(1).max(200).optional() },
+  refs: ({ kit }, { part, state }) => [
+    ...known(kit.parts, part, 'part', `part of the ${kit.model} kit`),
+    ...(state === 'from stock' && kit.parts.some((item) => item.id === part && !item.instead)
+      ? [
+          {
+            code: 'no-substitute',
+            path: 'state',
+            message: `Nothing from the shelf takes the place of "${part}": the job waits for the kit's own.`,
+          },
+        ]
+      : []),
+  ],
+  apply(state, written) {
+    state.parts[written.part] = {
+      ...doneBy(written),
+      state: written.state,
+      ...(written.instead === undefined ? {} : { instead: written.instead }),
+    }
+    return null
+  },
+  place: () => 'check-kit',
+  words: ({ part, state, instead }, { kit }) =>
+    `${kit.parts.find((item) => item.id === part)?.name ?? part}: ${state}${instead ? `, ${instead}` : ''}`,
+})
+
+export const toolChecked = entry({
+  kind: 'tool-checked',
+  shape: { tool: z.string().min(1).max(100), state: z.enum(['present', 'missing']) },
+  apply(state, written) {
+    state.tools[written.tool] = { ...doneBy(written), state: written.state }
+    return null
+  },
+  place: () => 'check-kit',
+  words: ({ tool, state }) => `Tool ${tool}: ${state}`,
+})
+
+export const checkKitEntries = [partChecked, toolChecked]

@@ -1,0 +1,2 @@
+export { checkKitEntries, partChecked, toolChecked } from './entries.ts'
+export { freshCheckKit, partStates, type CheckKitState, type PartState } from './state.ts'

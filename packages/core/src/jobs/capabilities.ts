@@ -1,0 +1,50 @@
+import { accessEntries, freshAccess } from '../access/index.ts'
+import { checkKitEntries, freshCheckKit } from '../check-kit/index.ts'
+import { freshSupply, fuseFindings, supplyEntries, supplyRules } from '../electrical/index.ts'
+import { freshTrim, trimEntries } from '../fuel-trim/index.ts'
+import { freshPhotos, photoEntries } from '../photos/index.ts'
+import { freshRoute, routeEntries, routeRules } from '../routing/index.ts'
+import { freshSetup, setupEntries } from '../setup/index.ts'
+import { earlierWork, freshWiring, wiringEntries, wiringFindings, wiringRules } from '../wiring/index.ts'
+import type { Capability } from './capability.ts'
+import { workEntries } from './entries.ts'
+import { cardReadingFindings, stepReadingFindings } from './readingFindings.ts'
+import { routeFindings } from './routeFindings.ts'
+import { workRules } from './rules.ts'
+import { freshWork } from './state.ts'
+import { supplyFindings } from './supplyFindings.ts'
+
+/** What a job is put together from. A new capability is one line here. */
+export const capabilities = [
+  {
+    name: 'jobs',
+    entries: workEntries,
+    fresh: freshWork,
+    rules: workRules,
+    findings: (dossiers, state, { plan }) => [
+      ...stepReadingFindings(dossiers, state),
+      ...cardReadingFindings(dossiers, state, plan),
+    ],
+  },
+  {
+    name: 'wiring',
+    entries: wiringEntries,
+    fresh: freshWiring,
+    rules: wiringRules,
+    findings: wiringFindings,
+    work: earlierWork,
+  },
+  { name: 'access', entries: accessEntries, fresh: freshAccess },
+  { name: 'routing', entries: routeEntries, fresh: freshRoute, rules: routeRules, findings: routeFindings },
+  {
+    name: 'electrical',
+    entries: supplyEntries,
+    fresh: freshSupply,
+    rules: supplyRules,
+    findings: (dossiers, state) => [...fuseFindings(dossiers, state), ...supplyFindings(dossiers, state)],
+  },
+  { name: 'setup', entries: setupEntries, fresh: freshSetup },
+  { name: 'check-kit', entries: checkKitEntries, fresh: freshCheckKit },
+  { name: 'photos', entries: photoEntries, fresh: freshPhotos },
+  { name: 'fuel-trim', entries: trimEntries, fresh: freshTrim },
+] as const satisfies readonly Capability[]

@@ -1,0 +1,35 @@
+import type { DossierPair, Minutes, Station } from '../dossiers/index.ts'
+import type { Rule } from '../findings/index.ts'
+import type { Done, EntryDefinition } from '../journal/index.ts'
+import type { Erratum, Finding, Match } from '../wiring/index.ts'
+import type { JobDossiers, JobState } from './state.ts'
+
+/** What a job's findings need beside its own journal. */
+export interface FindingScene {
+  plan: readonly Match[]
+  /** Errors of kit sheets, from all jobs. */
+  errata: readonly Erratum[]
+}
+
+/** One thing to do at a station that a capability puts there. */
+export interface OwnWork<Body extends { kind: string } = { kind: string }> {
+  id: string
+  words: string
+  minutes: Minutes
+  done?: Done
+  /** What ticking it off writes down. */
+  makes: Body[]
+}
+
+/**
+ * What a job is put together from: kinds of entries with the slice of the state they make, and where it has any, rules with what is found
+ * by them, and work it puts on stations.
+ */
+export interface Capability {
+  name: string
+  entries: readonly EntryDefinition<DossierPair, JobState, never, Station>[]
+  fresh: (dossiers: DossierPair) => object
+  rules?: Readonly<Record<string, Rule>>
+  findings?: (dossiers: JobDossiers, state: JobState, scene: FindingScene) => Finding[]
+  work?: (dossiers: JobDossiers, state: JobState, station: Station) => OwnWork[]
+}

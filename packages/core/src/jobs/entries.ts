@@ -1,0 +1,203 @@
+import { z } from 'zod'
+import { stationNames, stations, stepOf, type DossierPair, type Station } from '../dossiers/index.ts'
+import {
+  defineDecision,
+  defineEntry,
+  doneBy,
+  entryIdField,
+  hashField,
+  idField,
+  known,
+  nameField,
+  textField,
+} from '../journal/index.ts'
+import { largestInteger } from '../shared/index.ts'
+import type { WiringState } from '../wiring/index.ts'
+import { takeInQuestions, type WorkState } from './state.ts'
+import { ruleCatalogue } from './ruleCatalogue.ts'
+
+const entry = defineEntry<DossierPair, WorkState, Station>()
+const decision = defineDecision<DossierPair, WorkState, Station>()
+
+export const dossierRefSchema = z.strictObject({
+  id: idField,
+  version: z.int().positive().max(largestInteger),
+  hash: hashField,
+  variant: idField.optional(),
+})
+
+export const note = entry({
+  kind: 'note',
+  shape: {
+    text: textField,
+    about: z
+      .strictObject({
+        kitEnd: idField.optional(),
+        connector: idField.optional(),
+        cavity: z.int().optional(),
+        stud: idField.optional(),
+        passage: idField.optional(),
+        station: z.enum(stations).optional(),
+      })
+      .optional(),
+  },
+  apply(state, { text, about, ...head }) {
+    state.notes.push({ ...doneBy(head), text, about })
+    return null
+  },
+  words: ({ text }) => text,
+})
+
+export const stepDone = defineEntry<DossierPair, WorkState & Pick<WiringState, 'power'>, Station>()({
+  kind: 'step-done',
+  shape: {
+    step: idField,
+    /* what the step asks to be written down */
+    wrote: textField.optional(),
+    /* why it is done without what it asks for, or before its wait was over */
+    without: textField.optional(),
+  },
+  refs: ({ machine, kit }, { step }) => known([...machine.steps, ...kit.steps], step, 'step', 'step of this job'),
+  apply(state, written, dossiers) {
+    // A tick made twice changes nothing, the battery's state least of all.
+    if (written.step in state.stepsDone) return null
+    const { wrote, without } = written
+    state.stepsDone[written.step] = {
+      ...doneBy(written),
+      ...(wrote === undefined ? {} : { wrote }),
+      ...(without === undefined ? {} : { without }),
+    }
+    state.power = stepOf(dossiers, written.step)?.power ?? state.power
+    return null
+  },
+  place: ({ step }, dossiers) => stepOf(dossiers, step)?.station ?? null,
+  words: ({ step, wrote, without }, dossiers) =>
+    [stepOf(dossiers, step)?.text ?? step, wrote, without && `done without: ${without}`].filter(Boolean).join(' · '),
+})
+
+export const stationDone = entry({
+  kind: 'station-done',
+  shape: { station: z.enum(stations) },
+  apply(state, written) {
+    state.stationsDone[written.station] ??= doneBy(written)
+    return null
+  },
+  place: ({ station }) => station,
+  words: ({ station }) => `${stationNames[station]} done`,
+})
+
+export const stopLifted = entry({
+  kind: 'stop-lifted',
+  shape: { finding: z.string().min(1).max(300), reason: textField },
+  refs(_dossiers, { finding, by }) {
+    const rule = Object.entries(ruleCatalogue).find(([name]) => name === finding.split('|')[0])
+    if (!rule || rule[1].severity !== 'stop')
+      return [{ code: 'unknown-reference', path: 'finding', message: `"${finding}" is no stop.` }]
+    if (!rule[1].liftable)
+      return [
+        {
+          code: 'never-lifted',
+          path: 'finding',
+          message: `A stop of the kind "${rule[0]}" cannot be lifted. Mend it.`,
+        },
+      ]
+    return by === undefined
+      ? [{ code: 'name-missing', path: 'by', message: 'Lifting a stop needs the name of who does it.' }]
+      : []
+  },
+  apply(state, written) {
+    state.lifted[written.finding] = { ...doneBy(written), reason: written.reason }
+    return null
+  },
+  words: ({ reason }) => `Stop lifted: ${reason}`,
+})
+
+export const timerStarted = entry({
+  kind: 'timer-started',
+  shape: { what: z.string().min(1).max(200), minutes: z.number().positive().max(6000) },
+  apply(state, { what, minutes, ...head }) {
+    state.timers.push({ ...doneBy(head), what, minutes })
+    return null
+  },
+  words: ({ what, minutes }) => `Timer, ${minutes} min: ${what}`,
+})
+
+export const timerStopped = entry({
+  kind: 'timer-stopped',
+  shape: { timer: entryIdField },
+  apply(state, written) {
+    const timer = state.timers.find((item) => item.entry === written.timer)
+    if (!timer) return 'There is no such timer.'
+    timer.stopped ??= doneBy(written)
+    return null
+  },
+  words: () => 'Timer stopped',
+})
+
+/** What the owner was told, and who heard it. */
+export const told = entry({
+  kind: 'told',
+  shape: { text: textField, to: nameField },
+  apply(state, { text, to, ...head }) {
+    state.told.push({ ...doneBy(head), text, to })
+    return null
+  },
+  place: () => 'take-in',
+  words: ({ text, to }) => `Told to ${to}: ${text}`,
+})
+
+/** The job goes on with another version of its machine or kit. */
+export const dossierChanged = entry({
+  kind: 'dossier-changed',
+  shape: {
+    dossier: z.enum(['machine', 'kit']),
+    to: dossierRefSchema,
+    /* content hash of the version it takes the place of */
+    replaces: hashField,
+    /* entries that no longer fit, as they were shown when it was decided */
+    invalidates: z.array(z.strictObject({ entry: entryIdField, why: textField })).max(5000),
+  },
+  replaces: true,
+  movesContext: true,
+  apply(state, written) {
+    const before = state.dossiers[written.dossier]
+    if (before && before.hash !== written.replaces)
+      return `The job works with version ${before.version} of its ${written.dossier} meanwhile.`
+    state.dossiers[written.dossier] = written.to
+    return null
+  },
+  words: ({ to, dossier }, { machine, kit }) =>
+    `Goes on with version ${to.version} of the ${dossier === 'machine' ? machine.model : kit.model}`,
+})
+
+/** An answer to one of take-in's questions. */
+export const answered = decision({
+  kind: 'answered',
+  of: { question: z.enum(takeInQuestions) },
+  value: z.string().min(1).max(4000),
+  read: ({ decided }, { question }) => decided.answers[question],
+  write({ decided }, { question }, answer) {
+    if (answer) decided.answers[question] = answer
+    else delete decided.answers[question]
+  },
+  about: ({ question }) => questionNames[question],
+})
+
+const questionNames: Record<(typeof takeInQuestions)[number], string> = {
+  aim: 'What it is to do',
+  'fitted-already': 'Fitted already',
+  plate: 'Plate or frame number',
+  owner: 'Owner or who brought it',
+}
+
+export const workEntries = [
+  note,
+  stepDone,
+  stationDone,
+  stopLifted,
+  timerStarted,
+  timerStopped,
+  told,
+  dossierChanged,
+  answered,
+]

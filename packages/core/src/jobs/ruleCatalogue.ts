@@ -1,0 +1,16 @@
+import { supplyRules } from '../electrical/index.ts'
+import type { Rule } from '../findings/index.ts'
+import { routeRules } from '../routing/index.ts'
+import { wiringRules } from '../wiring/index.ts'
+import { workRules } from './rules.ts'
+
+/** Rules of all rooms, by the room that judges by them. */
+export const rulesByRoom = {
+  wiring: wiringRules,
+  routing: routeRules,
+  electrical: supplyRules,
+  jobs: workRules,
+} as const satisfies Record<string, Readonly<Record<string, Rule>>>
+
+export const ruleCatalogue = { ...wiringRules, ...routeRules, ...supplyRules, ...workRules }
+export type RuleId = keyof typeof ruleCatalogue

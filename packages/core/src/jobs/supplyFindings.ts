@@ -1,0 +1,71 @@
+import type { JobDossiers, JobState } from './state.ts'
+import { inSentence } from '../dossiers/index.ts'
+import { feedCardOf, judgeFeed, judgeGround, supplyOf, supplyRules, type SupplyRule } from '../electrical/index.ts'
+import { collectFindings } from '../findings/index.ts'
+import type { Finding } from '../wiring/index.ts'
+import { electricsOf } from './jobRoute.ts'
+
+/** Meter card of the ground check, by the end that is grounded. */
+export const groundCard = (kitEnd: string) => `ground.${kitEnd}`
+
+/** Findings of feed and ground: what was measured, and what the figures give. */
+export function supplyFindings(dossiers: JobDossiers, state: JobState): Finding<SupplyRule>[] {
+  const { findings, say } = collectFindings<SupplyRule, Finding['at']>(supplyRules)
+  const { machine, kit } = dossiers
+  const latest = new Map(state.readings.flatMap((reading) => (reading.card ? [[reading.card, reading]] : [])))
+  for (const [id, reading] of latest) {
+    const card = feedCardOf(machine, id)
+    if (!card) continue
+    const verdict = judgeFeed(card, reading.value)
+    const inUse = state.connections.some(
+      ({ to }) =>
+        'cavity' in to &&
+        machine.wires.some(
+          (wire) =>
+            wire.net === card.net &&
+            [wire.from, wire.to].some(
+              (end) => 'connector' in end && end.connector === to.connector && end.cavity === to.cavity,
+            ),
+        ),
+    )
+    const planned = electricsOf(dossiers, state).feeds[0]?.net === card.net
+    if (!verdict.good && (inUse || planned))
+      say(
+        'feed-test',
+        { connector: placeOf(dossiers, card.net) },
+        `${card.title}: ${verdict.says}`,
+        'Choose another feed; the others are listed with what speaks for and against them.',
+      )
+  }
+  const { ground, continuousA } = supplyOf(kit)
+  const reading = ground && latest.get(groundCard(ground.id))
+  if (ground && reading) {
+    const made = state.connections.find((connection) => connection.kitEnd === ground.id)
+    const { grounds } = electricsOf(dossiers, state)
+    const tried = made && 'stud' in made.to ? made.to.stud : (grounds[0]?.stud ?? null)
+    const verdict = judgeGround(reading.value / 1000, continuousA, grounds, tried)
+    if (!verdict.ok)
+      say(
+        'ground-drop',
+        { kitEnd: ground.id },
+        `${ground.name}: ${verdict.says}`,
+        verdict.next ? `Next: ${inSentence(verdict.next.name)}, ${verdict.next.place}.` : 'Clean it to bright metal.',
+      )
+  }
+  const { feed } = supplyOf(kit)
+  for (const check of electricsOf(dossiers, state).line.checks)
+    if (!check.ok && feed && check.rule.startsWith('Drop'))
+      say(
+        'feed-drop',
+        { kitEnd: check.rule.includes('ground') ? (ground?.id ?? feed.id) : feed.id },
+        `${check.rule}: ${check.value.toFixed(2)} V, at most ${check.limit} V.`,
+        'Thicker wire, or a nearer place to join it.',
+      )
+  return findings
+}
+
+function placeOf({ machine }: JobDossiers, net: string): string | undefined {
+  return machine.wires
+    .flatMap((wire) => (wire.net === net ? [wire.from, wire.to] : []))
+    .flatMap((end) => ('connector' in end ? [end.connector] : []))[0]
+}

@@ -1,0 +1,89 @@
+import { z } from 'zod'
+import { alsoChosen, batteryChosen, coverOrderChosen, peopleChosen, wayChosen } from '../access/index.ts'
+import { feedingChosen, groundingChosen } from '../electrical/index.ts'
+import { entryIdField, instant, nameField, type EntryHead } from '../journal/index.ts'
+import { farPlaceChosen, mountPlaceChosen, mountingChosen, tyingChosen } from '../routing/index.ts'
+import { joiningChosen, placeChosen, type ConnectionTarget } from '../wiring/index.ts'
+import { answered } from './entries.ts'
+import { jobJournal } from './jobJournal.ts'
+import type { NewEntry } from './model.ts'
+
+/** A decision as it was written up to version 2: its question and answer as texts. */
+export const olderChoiceSchema = z.strictObject({
+  id: entryIdField,
+  at: instant.optional(),
+  by: nameField.optional(),
+  device: z.string().max(80).optional(),
+  kind: z.literal('choice'),
+  choice: z.string().min(1).max(100),
+  value: z.string().min(1).max(4000),
+  replaces: z.string().max(4000).nullable(),
+})
+export type OlderChoice = z.infer<typeof olderChoiceSchema>
+
+/** How an answer that was given back to the plan was written. */
+const asProposed = 'as proposed'
+
+/** Reads the text of an answer; undefined for one that says nothing. */
+type ReadText = (text: string) => unknown
+const plain: ReadText = (text) => text
+const list: ReadText = (text) => text.split(',').filter((id) => id !== '')
+const count: ReadText = (text) => (text === '2' ? 2 : 1)
+
+const byName: Record<string, { kind: string; read: ReadText } | undefined> = {
+  joining: { kind: joiningChosen.kind, read: plain },
+  battery: { kind: batteryChosen.kind, read: plain },
+  people: { kind: peopleChosen.kind, read: count },
+  'cover-order': { kind: coverOrderChosen.kind, read: list },
+  also: { kind: alsoChosen.kind, read: list },
+  'mount-place': { kind: mountPlaceChosen.kind, read: plain },
+  mounting: { kind: mountingChosen.kind, read: plain },
+  tying: { kind: tyingChosen.kind, read: plain },
+  power: { kind: feedingChosen.kind, read: plain },
+  grounding: { kind: groundingChosen.kind, read: plain },
+}
+
+const byPrefix: Record<string, { kind: string; of: string; read: ReadText }> = {
+  'place.': { kind: placeChosen.kind, of: 'kitEnd', read: readPlace },
+  'way.': { kind: wayChosen.kind, of: 'target', read: plain },
+  'far.': { kind: farPlaceChosen.kind, of: 'use', read: plain },
+  'take-in.': { kind: answered.kind, of: 'question', read: plain },
+}
+
+/**
+ * An entry in today's form. A decision that was a pair of texts becomes the entry of its capability; what cannot be read as one
+ * (nothing that was ever taken) is kept as a note.
+ */
+export function upcastEntry<More extends object>(
+  entry: (NewEntry | (EntryHead & { kind: 'choice' })) & More,
+): NewEntry & More {
+  if (entry.kind !== 'choice') return entry
+  const { choice, value, replaces, kind: _kind, ...head } = entry as unknown as OlderChoice & More
+  const named = byName[choice]
+  const prefix = Object.keys(byPrefix).find((start) => choice.startsWith(start))
+  const prefixed = prefix === undefined ? undefined : { ...byPrefix[prefix], id: choice.slice(prefix.length) }
+  const read = named?.read ?? prefixed?.read ?? plain
+  const answer = (text: string | null) => (text === null || text === asProposed ? null : read(text))
+  const body = {
+    kind: named?.kind ?? prefixed?.kind,
+    ...(prefixed ? { [prefixed.of]: prefixed.id } : {}),
+    value: answer(value),
+    replaces: answer(replaces),
+  }
+  const known = jobJournal.schema.safeParse({ id: 'x', ...body })
+  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a parsing edge: its schema has just read it
+  if (known.success) return { ...head, ...body } as unknown as NewEntry & More
+  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- as above
+  return { ...head, kind: 'note', text: `Chosen, ${choice}: ${value}` } as unknown as NewEntry & More
+}
+
+/** `plug/ecu`, `plug/ecu/12`, `stud/frame`, `cap`, as places were written. */
+function readPlace(text: string): ConnectionTarget | undefined {
+  if (text === 'cap') return { closed: 'cap' }
+  const [kind, id, cavity] = text.split('/')
+  if (!id) return undefined
+  if (kind === 'stud') return { stud: id }
+  if (kind !== 'plug') return undefined
+  if (cavity === undefined) return { connector: id }
+  return /^\d+$/.test(cavity) ? { connector: id, cavity: Number(cavity) } : undefined
+}

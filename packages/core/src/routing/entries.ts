@@ -1,0 +1,116 @@
+import { z } from 'zod'
+import { endName, type DossierPair, type Station } from '../dossiers/index.ts'
+import { defineDecision, defineEntry, doneBy, idField, known, sameValue } from '../journal/index.ts'
+import type { Problem } from '../shared/index.ts'
+import { placesFor } from './loomEnds.ts'
+import { mountSchools } from './rankPlaces.ts'
+import { farUses, tiePractices, type RouteState } from './state.ts'
+
+const entry = defineEntry<DossierPair, RouteState, Station>()
+const decision = defineDecision<DossierPair, RouteState, Station>()
+const passages = z.array(idField).max(80)
+
+const passageName = ({ machine }: DossierPair, id: string) =>
+  machine.passages?.find((passage) => passage.id === id)?.name ?? id
+const placeName = ({ machine }: DossierPair, id: string) => machine.places?.find((place) => place.id === id)?.name ?? id
+const passageRefs = ({ machine }: DossierPair, id: string, path: string): Problem[] =>
+  known(machine.passages ?? [], id, path, `passage of the ${machine.model}`)
+
+/** Where a branch, or the trunk, really lies: the passages in order. */
+export const routed = entry({
+  kind: 'routed',
+  shape: { part: idField, passages, replaces: passages.nullable() },
+  replaces: true,
+  refs: (dossiers, { part, passages: lain }) => [
+    ...(part === 'trunk' ? [] : known(dossiers.kit.ends, part, 'part', `end of the ${dossiers.kit.model} loom`)),
+    ...lain.flatMap((id, i) => passageRefs(dossiers, id, `passages.${i}`)),
+  ],
+  apply(state, written) {
+    const now = state.routes[written.part]?.passages ?? null
+    if (!sameValue(now ?? [], written.replaces ?? [])) return 'Somebody else wrote down another way for it meanwhile.'
+    state.routes[written.part] = { ...doneBy(written), passages: written.passages }
+    return null
+  },
+  place: () => 'lay-loom',
+  words: ({ part, passages: lain }, dossiers) =>
+    `${part === 'trunk' ? 'Trunk' : endName(dossiers, part)} laid: ${lain.map((id) => passageName(dossiers, id)).join(', ') || 'straight to its place'}`,
+})
+
+/** The module is held to its place, or fixed there. */
+export const mounted = entry({
+  kind: 'mounted',
+  shape: { place: idField, trial: z.boolean() },
+  refs: ({ machine }, { place }) =>
+    known(placesFor(machine, 'module'), place, 'place', `place for a module on the ${machine.model}`),
+  apply(state, written) {
+    state.mounted = { ...doneBy(written), place: written.place, trial: written.trial }
+    return null
+  },
+  place: ({ trial }) => (trial ? 'lay-loom' : 'tie-down'),
+  words: ({ trial, place }, dossiers) => `Module ${trial ? 'held to' : 'fixed at'} ${placeName(dossiers, place)}`,
+})
+
+export const tied = entry({
+  kind: 'tied',
+  shape: { passage: idField },
+  refs: (dossiers, { passage }) => passageRefs(dossiers, passage, 'passage'),
+  apply(state, written) {
+    state.ties[written.passage] ??= doneBy(written)
+    return null
+  },
+  place: () => 'tie-down',
+  words: ({ passage }, dossiers) => `Tied ${passageName(dossiers, passage)}`,
+})
+
+export const mountingChosen = decision({
+  kind: 'mounting-practice-chosen',
+  of: {},
+  value: z.enum(mountSchools),
+  read: ({ decided }) => decided.mounting,
+  write({ decided }, _of, answer) {
+    decided.mounting = answer
+  },
+  about: () => 'Mounting',
+})
+
+export const tyingChosen = decision({
+  kind: 'tying-practice-chosen',
+  of: {},
+  value: z.enum(tiePractices),
+  read: ({ decided }) => decided.tying,
+  write({ decided }, _of, answer) {
+    decided.tying = answer
+  },
+  about: () => 'Tying',
+})
+
+export const mountPlaceChosen = decision({
+  kind: 'mount-place-chosen',
+  of: {},
+  value: idField,
+  read: ({ decided }) => decided.mountPlace,
+  write({ decided }, _of, answer) {
+    decided.mountPlace = answer
+  },
+  refs: ({ machine }, { value }) =>
+    value === null ? [] : known(placesFor(machine, 'module'), value, 'value', `mount place of the ${machine.model}`),
+  say: (id, dossiers) => placeName(dossiers, id),
+  about: () => 'Place of the module',
+})
+
+export const farPlaceChosen = decision({
+  kind: 'far-place-chosen',
+  of: { use: z.enum(farUses) },
+  value: idField,
+  read: ({ decided }, { use }) => decided.far[use],
+  write({ decided }, { use }, answer) {
+    if (answer) decided.far[use] = answer
+    else delete decided.far[use]
+  },
+  refs: ({ machine }, { use, value }) =>
+    value === null ? [] : known(placesFor(machine, use), value, 'value', `place for a ${use} on the ${machine.model}`),
+  say: (id, dossiers) => placeName(dossiers, id),
+  about: ({ use }) => `Place of the ${use}`,
+})
+
+export const routeEntries = [routed, mounted, tied, mountingChosen, tyingChosen, mountPlaceChosen, farPlaceChosen]

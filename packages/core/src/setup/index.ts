@@ -1,0 +1,2 @@
+export { setting, setupEntries } from './entries.ts'
+export { freshSetup, type SetupState } from './state.ts'
