@@ -21,7 +21,7 @@ for (const { name, machine, kit } of fittings) {
     const items = workOf(dossiers, state, station).map((item) => {
       if (item.kind === 'cover-off') return `-${item.removal.cover.id}`
       if (item.kind === 'cover-on') return `+${item.closing.cover.id}`
-      if (item.kind === 'earlier') return item.found.what
+      if (item.kind === 'own') return item.words
       const { id, power, engine, fuel, needs } = item.step
       const marks = [
         power && `battery ${power}`,

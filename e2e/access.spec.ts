@@ -14,7 +14,7 @@ async function newJob(app: { url: string }, machine: string, kit: string, title 
 
 test('the order is changed by keys and buttons, and what breaks is said', async ({ page, app }) => {
   const id = await newJob(app, 'ostrel-kittiwake-640', 'quernby-p4-eight')
-  const hump = { kind: 'choice', choice: 'mount-place', value: 'hump', replaces: null }
+  const hump = { kind: 'mount-place-chosen', value: 'hump', replaces: null }
   await fetch(`${app.url}/api/jobs/${id}/journal`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
@@ -49,7 +49,7 @@ test('the order is changed by drag', async ({ page, app }) => {
   await page.mouse.move(to.x + 8, to.y + to.height / 2 + 12, { steps: 8 })
   await page.mouse.up()
   await expect(rows.nth(0)).not.toHaveText(first)
-  await expect.poll(async () => (await journalOf(app, id)).map((entry) => entry.kind)).toEqual(['choice'])
+  await expect.poll(async () => (await journalOf(app, id)).map((entry) => entry.kind)).toEqual(['cover-order-chosen'])
 })
 
 test('the job is not closed with things in the tray, unless somebody says why; another way is taken', async ({

@@ -58,7 +58,7 @@ test('what is typed and not written down yet is kept: a question in between, a l
   await page.getByLabel('Name', { exact: true }).fill('Runa')
   await page.getByRole('button', { name: 'That is me' }).click()
   await saved(page)
-  expect((await journalOf(app, id)).at(-1)).toMatchObject({ kind: 'choice', value: 'SB 4711' })
+  expect((await journalOf(app, id)).at(-1)).toMatchObject({ kind: 'answered', question: 'plate', value: 'SB 4711' })
   expect(errors).toEqual([])
 })
 

@@ -22,7 +22,7 @@ async function look(): Promise<ICruiseResult> {
 const planted: [string, string, string][] = [
   ['core-is-alone', 'packages/core/src/wiring/planted1.ts', "import '../../../server/src/platform/config.ts'"],
   ['core-has-no-node', 'packages/core/src/wiring/planted2.ts', "import 'node:fs'"],
-  ['server-not-web', 'packages/server/src/jobs/planted3.ts', "import '../../../web/src/jobs/words.ts'"],
+  ['server-not-web', 'packages/server/src/jobs/planted3.ts', "import '../../../web/src/jobs/api.ts'"],
   ['web-not-server', 'packages/web/src/jobs/planted4.ts', "import '../../../server/src/platform/config.ts'"],
   ['front-door-only', 'packages/core/src/handover/planted5.ts', "import '../wiring/places.ts'"],
   ['shared-core-alone', 'packages/core/src/shared/planted6.ts', "import '../wiring/index.ts'"],

@@ -17,7 +17,14 @@ export {
   undoBatch,
 } from './jobJournal.ts'
 export { entryVersion, type EntryBody, type EntryKind, type JournalEntry, type NewEntry } from './model.ts'
-export { takeInQuestions, type Invalidated, type JobDossiers, type JobState, type TakeInQuestion } from './state.ts'
+export {
+  nothingDecided,
+  takeInQuestions,
+  type Invalidated,
+  type JobDossiers,
+  type JobState,
+  type TakeInQuestion,
+} from './state.ts'
 export { appendSchema, newEntrySchema } from './schema.ts'
 export { olderChoiceSchema, upcastEntry, type OlderChoice } from './upcastEntry.ts'
 export { ruleCatalogue, rulesByRoom, type RuleId } from './ruleCatalogue.ts'

@@ -111,7 +111,7 @@ export function readJobFile(document: unknown): Outcome<JobFile> {
         path: `journal.${i}.seq`,
         message: 'Entries must stand in the order of seq, each larger than the one before.',
       })
-    return [upcastEntry({ ...body.data, seq, receivedAt, v })]
+    return [{ ...upcastEntry(body.data), seq, receivedAt, v }]
   })
   const held = new Set(dossiers.map((dossier) => dossier.hash))
   journal.forEach((entry, i) => {

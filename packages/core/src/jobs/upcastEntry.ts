@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { alsoChosen, batteryChosen, coverOrderChosen, peopleChosen, wayChosen } from '../access/index.ts'
 import { feedingChosen, groundingChosen } from '../electrical/index.ts'
-import { entryIdField, instant, nameField, type EntryHead } from '../journal/index.ts'
+import { entryIdField, instant, nameField } from '../journal/index.ts'
 import { farPlaceChosen, mountPlaceChosen, mountingChosen, tyingChosen } from '../routing/index.ts'
 import { joiningChosen, placeChosen, type ConnectionTarget } from '../wiring/index.ts'
 import { answered } from './entries.ts'
@@ -54,11 +54,9 @@ const byPrefix: Record<string, { kind: string; of: string; read: ReadText }> = {
  * An entry in today's form. A decision that was a pair of texts becomes the entry of its capability; what cannot be read as one
  * (nothing that was ever taken) is kept as a note.
  */
-export function upcastEntry<More extends object>(
-  entry: (NewEntry | (EntryHead & { kind: 'choice' })) & More,
-): NewEntry & More {
+export function upcastEntry(entry: NewEntry | OlderChoice): NewEntry {
   if (entry.kind !== 'choice') return entry
-  const { choice, value, replaces, kind: _kind, ...head } = entry as unknown as OlderChoice & More
+  const { choice, value, replaces, kind: _kind, ...head } = entry
   const named = byName[choice]
   const prefix = Object.keys(byPrefix).find((start) => choice.startsWith(start))
   const prefixed = prefix === undefined ? undefined : { ...byPrefix[prefix], id: choice.slice(prefix.length) }
@@ -72,9 +70,8 @@ export function upcastEntry<More extends object>(
   }
   const known = jobJournal.schema.safeParse({ id: 'x', ...body })
   // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a parsing edge: its schema has just read it
-  if (known.success) return { ...head, ...body } as unknown as NewEntry & More
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- as above
-  return { ...head, kind: 'note', text: `Chosen, ${choice}: ${value}` } as unknown as NewEntry & More
+  if (known.success) return { ...head, ...body } as unknown as NewEntry
+  return { ...head, kind: 'note', text: `Chosen, ${choice}: ${value}` }
 }
 
 /** `plug/ecu`, `plug/ecu/12`, `stud/frame`, `cap`, as places were written. */

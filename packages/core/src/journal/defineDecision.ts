@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 import type { Problem } from '../shared/index.ts'
 import type { EntryDefinition } from './defineEntry.ts'
 import { doneBy, type Decided, type EntryHead } from './model.ts'

@@ -1,7 +1,23 @@
 import { connectionPlan } from '@tidy-badger/core/wiring'
 import { quadEngine, rideCsv, simulateRide } from '@tidy-badger/core/engine-sim'
-import { currentTrim, defaultLimits, fitVersion, readLogBytes, requireTrimBasis, suggestTrims } from '@tidy-badger/core/fuel-trim'
-import { jobTasks, entriesOfWork, openWait, planTicks, replay, workOf, type EntryBody, type NewEntry } from '@tidy-badger/core/jobs'
+import {
+  currentTrim,
+  defaultLimits,
+  fitVersion,
+  readLogBytes,
+  requireTrimBasis,
+  suggestTrims,
+} from '@tidy-badger/core/fuel-trim'
+import {
+  jobTasks,
+  entriesOfWork,
+  openWait,
+  planTicks,
+  replay,
+  workOf,
+  type EntryBody,
+  type NewEntry,
+} from '@tidy-badger/core/jobs'
 import { stations, type Station } from '@tidy-badger/core/dossiers'
 import { drawMinutes } from '@tidy-badger/core/scheduling'
 import { seededRandom } from '@tidy-badger/core/shared'

@@ -84,7 +84,7 @@ export const demoJobs: readonly DemoJob[] = [
     rides: [31],
     lastAccepted: true,
     more: [
-      { kind: 'choice', choice: 'take-in.aim', value: 'stumbles above 2,000 m', replaces: null },
+      { kind: 'answered', question: 'aim', value: 'stumbles above 2,000 m', replaces: null },
       { kind: 'setting', setting: 'map', value: 'A', replaces: null },
       { kind: 'station-done', station: 'hand-back' },
     ],

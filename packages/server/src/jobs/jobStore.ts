@@ -1,5 +1,12 @@
 import { composeVariant, type DossierRef, type Kit, type Machine } from '@tidy-badger/core/dossiers'
-import { refsInForce, replay, type JobDossiers, type JobRefs, type JobState, type JournalEntry } from '@tidy-badger/core/jobs'
+import {
+  refsInForce,
+  replay,
+  type JobDossiers,
+  type JobRefs,
+  type JobState,
+  type JournalEntry,
+} from '@tidy-badger/core/jobs'
 import type { DossierService } from '../dossiers/index.ts'
 import { notFound, Refusal, refusal } from '../platform/errors.ts'
 import type { AppDeps } from '../platform/deps.ts'

@@ -76,7 +76,7 @@ describe('journal', () => {
     })
     await append(id, [note('c')])
     const { body } = await app.ask('GET', `/api/jobs/${id}/journal?after=2`)
-    expect(body).toMatchObject({ head: 3, entries: [{ id: 'c', seq: 3, v: 2, kind: 'note', text: 'x' }] })
+    expect(body).toMatchObject({ head: 3, entries: [{ id: 'c', seq: 3, v: 3, kind: 'note', text: 'x' }] })
   })
 
   test('sending again gives the old seq; other content under the same id is 409', async () => {

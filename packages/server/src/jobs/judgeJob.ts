@@ -1,5 +1,14 @@
 import { openStops } from '@tidy-badger/core/findings'
-import { endsDone, isStationDone, stationNow, jobFindings, measuredMinutes, type JobDossiers, type JobState, type JournalEntry } from '@tidy-badger/core/jobs'
+import {
+  endsDone,
+  isStationDone,
+  stationNow,
+  jobFindings,
+  measuredMinutes,
+  type JobDossiers,
+  type JobState,
+  type JournalEntry,
+} from '@tidy-badger/core/jobs'
 import type { Station } from '@tidy-badger/core/dossiers'
 
 /** Counted up when `judgeJob` says something else for the same journal; stored judgements are then made anew. */

@@ -1,7 +1,13 @@
 import { clientFields } from '@tidy-badger/core/journal'
 import { and, asc, eq, inArray, isNotNull, lt, lte, max, sql } from 'drizzle-orm'
 import type { Database } from '../platform/db.ts'
-import type { JournalEntry, NewEntry, Provenance } from '@tidy-badger/core/jobs'
+import {
+  type JournalEntry,
+  type NewEntry,
+  type OlderChoice,
+  type Provenance,
+  upcastEntry,
+} from '@tidy-badger/core/jobs'
 import { entryVersion } from '@tidy-badger/core/jobs'
 import { refusal } from '../platform/errors.ts'
 import type { Judged } from './judgeJob.ts'
@@ -197,5 +203,5 @@ function upcast(v: number, row: { seq: number; receivedAt: string; body: unknown
       `Entry ${row.seq} is of version ${v}, which this Tidy Badger does not know; it was written by a newer one. Export the job and open it there, or update this one.`,
     )
   // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- checked by its schema before it was stored
-  return { ...(row.body as NewEntry), seq: row.seq, receivedAt: row.receivedAt, v }
+  return { ...upcastEntry(row.body as NewEntry | OlderChoice), seq: row.seq, receivedAt: row.receivedAt, v }
 }

@@ -1,5 +1,5 @@
 import { stations } from '@tidy-badger/core/dossiers'
-import { appendSchema, dossierRefSchema, jobFileSchema } from '@tidy-badger/core/jobs'
+import { appendSchema, dossierRefSchema, jobFileSchema, upcastEntry } from '@tidy-badger/core/jobs'
 import { cleanText, idText, queryInteger } from '@tidy-badger/core/shared'
 import { Readable } from 'node:stream'
 import { z } from 'zod'
@@ -184,7 +184,8 @@ export function jobRoutes(
           'not-restored',
           'Entries of others are taken as they were only after the yard was brought back from a backup.',
         )
-      return jobs.append(request.params.id, request.body, request.sender)
+      const entries = request.body.entries.map((entry) => upcastEntry(entry))
+      return jobs.append(request.params.id, { ...request.body, entries }, request.sender)
     },
   )
 

@@ -1,5 +1,15 @@
 import { isAhead } from '@tidy-badger/core/journal'
-import { invalidatedBy, jobFindings, movesDossiers, refsInForce, type Invalidated, type JobDossiers, type JobRefs, type JournalEntry, type NewEntry } from '@tidy-badger/core/jobs'
+import {
+  invalidatedBy,
+  jobFindings,
+  movesDossiers,
+  refsInForce,
+  type Invalidated,
+  type JobDossiers,
+  type JobRefs,
+  type JournalEntry,
+  type NewEntry,
+} from '@tidy-badger/core/jobs'
 import { compareDossiers, type DossierRef } from '@tidy-badger/core/dossiers'
 import type { Erratum } from '@tidy-badger/core/wiring'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'

@@ -1,4 +1,14 @@
-import { planAppend, readJobFile, replay, type AppendPlan, type JobDossiers, type JobFile, type JobState, type JournalEntry, type NewEntry } from '@tidy-badger/core/jobs'
+import type { AppendPlan } from '@tidy-badger/core/journal'
+import {
+  planAppend,
+  readJobFile,
+  replay,
+  type JobDossiers,
+  type JobFile,
+  type JobState,
+  type JournalEntry,
+  type NewEntry,
+} from '@tidy-badger/core/jobs'
 import { entryVersion } from '@tidy-badger/core/jobs'
 import type { Outcome } from '@tidy-badger/core/shared'
 import { judgeJob, type Judged } from './judgeJob.ts'
@@ -18,17 +28,17 @@ export interface AppendTask {
 
 /** A batch judged, and the job as it stands with it. */
 export type JudgedAppend =
-  | { kind: 'refused'; plan: Exclude<AppendPlan, { kind: 'append' }> }
+  | { kind: 'refused'; plan: Exclude<AppendPlan<NewEntry>, { kind: 'append' }> }
   | {
       kind: 'append'
-      plan: Extract<AppendPlan, { kind: 'append' }>
+      plan: Extract<AppendPlan<NewEntry>, { kind: 'append' }>
       stamped: JournalEntry[]
       state: JobState | null
       judged: Judged | null
     }
 
 export function judgeAppend({ before, after, refs, journal, batch, bound, receivedAt }: AppendTask): JudgedAppend {
-  const plan = planAppend(before, journal, batch, { dossiersOf: () => after, bound })
+  const plan = planAppend(before, journal, batch, { contextOf: () => after, bound })
   if (plan.kind !== 'append') return { kind: 'refused', plan }
   const head = journal.at(-1)?.seq ?? 0
   const stamped = plan.fresh.map((entry, i): JournalEntry => ({

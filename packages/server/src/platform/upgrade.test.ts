@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { gunzipSync } from 'node:zlib'
-import type { JournalEntry } from '@tidy-badger/core/jobs'
+import { newEntrySchema, upcastEntry, type JournalEntry, type NewEntry, type OlderChoice } from '@tidy-badger/core/jobs'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { buildApp } from '../app.ts'
 import { migrationsFolder, openDatabase } from './db.ts'
@@ -52,6 +52,15 @@ async function oldDataFolder(name: string): Promise<{ dataFolder: string; old: O
   return { dataFolder, old }
 }
 
+/** An entry as it is read today: a decision became one of its capability, nothing else changed. */
+function today(body: NewEntry | OlderChoice): NewEntry {
+  const entry = upcastEntry(body)
+  if (body.kind === 'choice') expect(entry, body.choice).toMatchObject({ id: body.id, value: expect.anything() })
+  else expect(entry).toEqual(body)
+  expect(newEntrySchema.safeParse(entry).success, JSON.stringify(entry)).toBe(true)
+  return entry
+}
+
 describe.each(stores)('a yard as %s', (name) => {
   test('opens, shows every job with its journal, and gets what ships as the next versions', async () => {
     const { dataFolder, old } = await oldDataFolder(name)
@@ -83,9 +92,7 @@ describe.each(stores)('a yard as %s', (name) => {
       const { entries } = await get(`/api/jobs/${job.id}/journal`)
       const rows = old.tables.entries.filter((row) => row.job === job.id).sort((a, b) => Number(a.seq) - Number(b.seq))
       expect(entries.map(({ seq, receivedAt: _at, v: _v, ...body }: JournalEntry) => ({ seq, body }))).toEqual(
-        rows
-          .map((row) => ({ seq: row.seq, body: row.body }))
-          .map(({ seq, body }) => ({ seq, body: { ...(body as object) } })),
+        rows.map((row) => ({ seq: row.seq, body: today(row.body as NewEntry | OlderChoice) })),
       )
       const row = old.tables.jobs.find((item) => item.id === job.id)
       expect(job.machine.hash, 'jobs keep theirs').toBe(row?.machine_hash)

@@ -1,7 +1,23 @@
 import { alikeWords } from '@tidy-badger/core/circuit'
 import type { Kit, Machine } from '@tidy-badger/core/dossiers'
-import { builtConnections, connectionsPlanned, jobFindings, jobMeter, type JobDossiers, type JobState } from '@tidy-badger/core/jobs'
-import { checkWiring, connectionPlan, touchedNets, traceSignal, traceTree, type Connection, type Erratum, type Finding } from '@tidy-badger/core/wiring'
+import {
+  builtConnections,
+  connectionsPlanned,
+  jobFindings,
+  jobMeter,
+  type JobDossiers,
+  type JobState,
+} from '@tidy-badger/core/jobs'
+import {
+  checkWiring,
+  connectionPlan,
+  touchedNets,
+  traceSignal,
+  traceTree,
+  type Connection,
+  type Erratum,
+  type Finding,
+} from '@tidy-badger/core/wiring'
 import type { MeterAnswer } from './meterAnswer.ts'
 import type { TraceAnswer } from './traceAnswer.ts'
 

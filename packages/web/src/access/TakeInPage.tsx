@@ -1,5 +1,5 @@
 import { earlierWorks, type EarlierWork } from '@tidy-badger/core/wiring'
-import { takeInQuestions, type TakeInQuestion } from '@tidy-badger/core/jobs'
+import { answered, type TakeInQuestion, takeInQuestions } from '@tidy-badger/core/jobs'
 import { useState } from 'react'
 import { PhotoButton, PhotoRow, useJob } from '../jobs/index.ts'
 import { keptText, useKeptText } from '../platform/keptTexts.ts'
@@ -40,15 +40,14 @@ export function TakeInPage() {
 /** One line kept as soon as the field is left; nothing typed is lost. */
 function Answer({ question }: { question: TakeInQuestion }) {
   const { job, state, write } = useJob()
-  const choice = `take-in.${question}`
-  const place = `job/${job.id}/${choice}`
-  const now = state.choices[choice]?.value ?? null
+  const place = `job/${job.id}/take-in.${question}`
+  const now = state.decided.answers[question]?.value ?? null
   const [draft, setDraft] = useKeptText(place)
   const { label, hint } = questions[question]
   const keep = async () => {
     const text = draft.trim()
     if (text === '' || text === now) return setDraft('')
-    if (await write({ kind: 'choice', choice, value: text, replaces: now })) clearIf(draft)
+    if (await write(answered.answer(state, { question }, text))) clearIf(draft)
   }
   /** What was typed on while it was written down stays. */
   const clearIf = (written: string) => {

@@ -1,9 +1,9 @@
-import { batteryPracticeOf, batteryPracticesFor } from '@tidy-badger/core/access'
-import type { Station } from '@tidy-badger/core/dossiers'
+import { batteryChosen, batteryPracticeOf, batteryPracticesFor } from '@tidy-badger/core/access'
+import { type Station, stationNames } from '@tidy-badger/core/dossiers'
 import { accessOf, gatedStations, mountPlaceOf, workOf } from '@tidy-badger/core/jobs'
-import { placesFor } from '@tidy-badger/core/routing'
+import { mountPlaceChosen, placesFor } from '@tidy-badger/core/routing'
 import { useEffect, type ReactNode } from 'react'
-import { stationNames, useJob } from '../jobs/index.ts'
+import { useJob } from '../jobs/index.ts'
 import { Picture, Pictures, StationHeading } from '../ui/Pictures.tsx'
 import { School } from '../ui/School.tsx'
 import { Stage } from '../ui/Stage.tsx'
@@ -108,9 +108,7 @@ function Schools() {
         options={batteryPracticesFor(machine)}
         reasons={schoolReasons}
         now={now}
-        onChoose={(value) =>
-          void write({ kind: 'choice', choice: 'battery', value, replaces: state.choices.battery?.value ?? null })
-        }
+        onChoose={(value) => void write(batteryChosen.answer(state, {}, value))}
       />
       <p className="text-[15px] text-quiet">Positive first is not offered: the spanner would arc on the frame.</p>
       {place && machine.places && (
@@ -118,14 +116,7 @@ function Schools() {
           <span className="font-head font-bold">Where the module goes</span>
           <select
             value={place.id}
-            onChange={(event) =>
-              void write({
-                kind: 'choice',
-                choice: 'mount-place',
-                value: event.target.value,
-                replaces: state.choices['mount-place']?.value ?? null,
-              })
-            }
+            onChange={(event) => void write(mountPlaceChosen.answer(state, {}, event.target.value))}
           >
             {placesFor(machine, 'module').map((item) => (
               <option key={item.id} value={item.id}>

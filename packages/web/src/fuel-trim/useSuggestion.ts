@@ -1,4 +1,10 @@
-import { currentTrim, defaultLimits, requireTrimBasis, trimOfRevision, type TrimProblem } from '@tidy-badger/core/fuel-trim'
+import {
+  currentTrim,
+  defaultLimits,
+  requireTrimBasis,
+  trimOfRevision,
+  type TrimProblem,
+} from '@tidy-badger/core/fuel-trim'
 import type { JobState } from '@tidy-badger/core/jobs'
 import { useEffect, useState } from 'react'
 import { useJob } from '../jobs/index.ts'

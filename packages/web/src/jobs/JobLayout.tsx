@@ -1,4 +1,4 @@
-import { stations, type Station } from '@tidy-badger/core/dossiers'
+import { type Station, stationNames, stations } from '@tidy-badger/core/dossiers'
 import { BookOpenText, CircleCheck, CloudOff, CloudUpload, House, PencilLine } from 'lucide-react'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation, useParams } from 'react-router'
@@ -12,7 +12,6 @@ import { ReopenedNotice } from './components/ReopenedNotice.tsx'
 import { RefusedNotice } from './components/RefusedNotice.tsx'
 import { listen, openJournal, useJournal } from './journalStore.ts'
 import { JobContext, useJob, useJobView, type JobView } from './useJob.ts'
-import { stationNames } from './words.ts'
 
 /** @param tools what other rooms put into the head of a job */
 export function JobLayout({ tools }: { tools?: ReactNode }) {

@@ -1,4 +1,4 @@
-import { stations } from '@tidy-badger/core/dossiers'
+import { stationNames, stations } from '@tidy-badger/core/dossiers'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { format } from 'date-fns'
 import { FileUp, OctagonAlert, PackageSearch, Plus } from 'lucide-react'
@@ -21,7 +21,6 @@ import {
   type JobSummary,
   type UnreadableJob,
 } from './api.ts'
-import { stationNames } from './words.ts'
 
 export function YardPage() {
   const navigate = useNavigate()

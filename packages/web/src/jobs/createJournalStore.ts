@@ -1,4 +1,11 @@
-import { planAppend, type EntryBody, type JobDossiers, type JournalEntry, type NewEntry } from '@tidy-badger/core/jobs'
+import {
+  type EntryBody,
+  entryVersion,
+  type JobDossiers,
+  type JournalEntry,
+  type NewEntry,
+  planAppend,
+} from '@tidy-badger/core/jobs'
 import { createStore } from 'zustand'
 import { Refused, Unreachable } from '../platform/api/http.ts'
 import type { JournalDeps, JournalState, UnsentBatch } from './journalModel.ts'
@@ -264,7 +271,7 @@ export function entriesShown(state: Pick<JournalState, 'entries' | 'unsent' | 'h
     .filter((batch) => batch.state === 'waiting')
     .flatMap((batch) => batch.entries)
     .filter((entry) => !known.has(entry.id))
-    .map((entry): JournalEntry => ({ ...entry, seq: ++seq, receivedAt: entry.at ?? '', v: 1 }))
+    .map((entry): JournalEntry => ({ ...entry, seq: ++seq, receivedAt: entry.at ?? '', v: entryVersion }))
   return waiting.length > 0 ? [...state.entries, ...waiting] : state.entries
 }
 

@@ -48,6 +48,17 @@ describe('what waits on the device', () => {
     expect(await journalKeep.readUnsent('e')).toMatchObject([{ tries: 0, notBefore: 0, again: false }])
   })
 
+  test('decisions in their older form are read in today’s, sent or not', async () => {
+    const { deviceStore } = await import('../platform/storage/deviceStore.ts')
+    const choice = { id: 'x', kind: 'choice', choice: 'people', value: '2', replaces: null }
+    const chosen = { id: 'x', kind: 'people-chosen', value: 2, replaces: null }
+    await (await deviceStore()).add('unsent', { job: 'g', base: 0, entries: [choice], state: 'waiting', problems: [] })
+    expect((await journalKeep.readUnsent('g'))[0].entries).toEqual([chosen])
+    const stamped = { ...choice, seq: 1, receivedAt: '2026-06-01T08:00:00.000Z', v: 2 }
+    await (await deviceStore()).put('journals', { head: 1, entries: [stamped] }, 'g')
+    expect((await journalKeep.readJournal('g'))?.entries).toMatchObject([{ ...chosen, seq: 1, v: 2 }])
+  })
+
   test('a journal without the name of its store is one of before', async () => {
     const { deviceStore } = await import('../platform/storage/deviceStore.ts')
     await (await deviceStore()).put('journals', { head: 2, entries: [] }, 'f')

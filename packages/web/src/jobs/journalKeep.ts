@@ -1,4 +1,4 @@
-import type { JournalEntry, NewEntry } from '@tidy-badger/core/jobs'
+import { upcastEntry, type JournalEntry, type NewEntry } from '@tidy-badger/core/jobs'
 import { deviceStore, type Unsent } from '../platform/storage/deviceStore.ts'
 import type { JournalKeep, UnsentBatch } from './journalModel.ts'
 
@@ -8,7 +8,13 @@ export const journalKeep: JournalKeep = {
     const kept = await (await deviceStore()).get('journals', job)
     if (!kept) return null
     // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- written below alone
-    return { head: kept.head, entries: kept.entries as JournalEntry[], yard: kept.yard ?? null }
+    const entries = (kept.entries as JournalEntry[]).map(({ seq, receivedAt, v, ...entry }) => ({
+      ...upcastEntry(entry),
+      seq,
+      receivedAt,
+      v,
+    }))
+    return { head: kept.head, entries, yard: kept.yard ?? null }
   },
   async writeJournal(job, journal) {
     await (await deviceStore()).put('journals', journal, job)
@@ -18,7 +24,8 @@ export const journalKeep: JournalKeep = {
     return rows.flatMap(({ key, base, entries, state, problems, tries = 0, notBefore = 0, again = false }) => {
       if (key === undefined) return []
       // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- written below alone
-      return [{ key, base, entries: entries as NewEntry[], state, problems, tries, notBefore, again }]
+      const written = (entries as NewEntry[]).map((entry) => upcastEntry(entry))
+      return [{ key, base, entries: written, state, problems, tries, notBefore, again }]
     })
   },
   addUnsent: async (job, batch) => (await deviceStore()).add('unsent', rowOf(job, batch)),

@@ -1,6 +1,19 @@
 import { voidedEntries } from '@tidy-badger/core/journal'
 import { openStops } from '@tidy-badger/core/findings'
-import { jobFindings, learntTimes, replay, stationProgress, undoBatch, type EntryBody, type JobDossiers, type JobFinding, type JobState, type JournalEntry, type StationProgress, type TimeSample } from '@tidy-badger/core/jobs'
+import {
+  jobFindings,
+  learntTimes,
+  replay,
+  stationProgress,
+  undoBatch,
+  type EntryBody,
+  type JobDossiers,
+  type JobFinding,
+  type JobState,
+  type JournalEntry,
+  type StationProgress,
+  type TimeSample,
+} from '@tidy-badger/core/jobs'
 import { connectionPlan, type Erratum, type Match } from '@tidy-badger/core/wiring'
 import { useQuery } from '@tanstack/react-query'
 import { createContext, useContext, useMemo } from 'react'

@@ -22,7 +22,5 @@ export function useLoom() {
       const passages = now.includes(passage) ? now.filter((id) => id !== passage) : [...now, passage]
       return write({ kind: 'routed', part, passages, replaces: state.routes[part]?.passages ?? null })
     },
-    choose: (choice: string, value: string) =>
-      void write({ kind: 'choice', choice, value, replaces: state.choices[choice]?.value ?? null }),
   }
 }

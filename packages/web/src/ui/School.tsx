@@ -1,5 +1,5 @@
 /** One question of how a shop works, each answer with its reason; the first is the usual one. */
-export function School({
+export function School<Option extends string>({
   legend,
   name,
   options,
@@ -9,10 +9,10 @@ export function School({
 }: {
   legend: string
   name: string
-  options: readonly string[]
+  options: readonly Option[]
   reasons: Record<string, string>
   now: string
-  onChoose: (value: string) => void
+  onChoose: (value: Option) => void
 }) {
   return (
     <fieldset>

@@ -9,8 +9,9 @@ let api: Remote<MeterApi> | undefined
 /** What the circuit gives for each card, by its id, worked out beside the screen; null until it is there. */
 export function useMeterFigures(dossiers: JobDossiers, state: JobState): ReadonlyMap<string, MeterFigure> | null {
   // Only what is chosen and joined moves the figures; most ticks do neither.
-  const chosen = Object.entries(state.choices).map(([choice, { value }]) => [choice, value])
-  const joined = JSON.stringify([chosen, builtConnections(state)])
+  const { places, joining } = state.decided
+  const chosen = Object.entries(places).map(([kitEnd, { value }]) => [kitEnd, value])
+  const joined = JSON.stringify([chosen, joining?.value, builtConnections(state)])
   const asked = useRef(state)
   const [found, setFound] = useState<{ of: string; figures: ReadonlyMap<string, MeterFigure> } | null>(null)
   useEffect(() => {
@@ -19,8 +20,8 @@ export function useMeterFigures(dossiers: JobDossiers, state: JobState): Readonl
   useEffect(() => {
     let gone = false
     api ??= wrap<MeterApi>(new Worker(new URL('./meterWorker.ts', import.meta.url), { type: 'module' }))
-    const { choices, connections } = asked.current
-    void api.figures(dossiers, { choices, connections }).then((figures) => {
+    const { decided, connections } = asked.current
+    void api.figures(dossiers, { decided, connections }).then((figures) => {
       if (!gone) setFound({ of: joined, figures: new Map(figures.map((figure) => [figure.card, figure])) })
     })
     return () => {

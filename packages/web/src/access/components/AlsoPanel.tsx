@@ -1,6 +1,6 @@
-import { alsoTargets, findTarget, targetKey, type AccessTarget } from '@tidy-badger/core/access'
+import { type AccessTarget, alsoChosen, alsoTargets, findTarget, targetKey } from '@tidy-badger/core/access'
 import type { Kit } from '@tidy-badger/core/dossiers'
-import { alsoCost, alsoKitCost, jobTargets } from '@tidy-badger/core/jobs'
+import { alsoCost, alsoKitCost, jobTargets, nothingDecided } from '@tidy-badger/core/jobs'
 import { useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { fetchDossiers, useJob } from '../../jobs/index.ts'
@@ -20,14 +20,8 @@ export function AlsoPanel() {
       rows.findIndex((other) => other.kind === 'kit' && other.id === row.id) === i,
   )
   const also = alsoTargets(machine, state)
-  const now = state.choices.also?.value ?? null
   const set = (targets: readonly AccessTarget[]) =>
-    void write({
-      kind: 'choice',
-      choice: 'also',
-      value: targets.length > 0 ? targets.map(targetKey).join(',') : 'as proposed',
-      replaces: now,
-    })
+    void write(alsoChosen.answer(state, {}, targets.length > 0 ? targets.map(targetKey) : null))
   const have = new Set(jobTargets(dossiers, state).map(targetKey))
   const others = [...machine.connectors, ...machine.studs].flatMap((item) => {
     const target = findTarget(machine, `${'cavities' in item ? 'connector' : 'stud'}:${item.id}`)
@@ -101,7 +95,7 @@ function OtherKit({ id, name, onTake }: { id: string; name: string; onTake: (tar
     queryFn: async () => (await getKept<{ document: Kit }>(`/api/dossiers/kit/${id}`)).document,
   }).data
   const targets = useMemo(
-    () => (kit ? jobTargets({ machine: dossiers.machine, kit }, { choices: {}, found: [] }) : []),
+    () => (kit ? jobTargets({ machine: dossiers.machine, kit }, { decided: nothingDecided, found: [] }) : []),
     [kit, dossiers.machine],
   )
   return (

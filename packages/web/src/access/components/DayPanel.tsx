@@ -1,9 +1,10 @@
-import { peopleOf } from '@tidy-badger/core/access'
+import { stationNames } from '@tidy-badger/core/dossiers'
+import { peopleChosen, peopleOf } from '@tidy-badger/core/access'
 import { useQuery } from '@tanstack/react-query'
 import type { TimeReport } from '@tidy-badger/core/jobs'
 import { CalendarPlus, FileText, Table2 } from 'lucide-react'
 import { useState } from 'react'
-import { stationNames, useJob } from '../../jobs/index.ts'
+import { useJob } from '../../jobs/index.ts'
 import { getKept } from '../../platform/api/kept.ts'
 import { hours, useDay } from '../useDay.ts'
 import { DayStrip } from './DayStrip.tsx'
@@ -31,18 +32,15 @@ export function DayPanel() {
           )}
         </p>
         <div role="group" aria-label="How many work on it" className="flex gap-2">
-          {(['1', '2'] as const).map((value) => (
+          {([1, 2] as const).map((value) => (
             <button
               key={value}
               type="button"
-              aria-pressed={String(people) === value}
-              onClick={() =>
-                String(people) !== value &&
-                void write({ kind: 'choice', choice: 'people', value, replaces: state.choices.people?.value ?? null })
-              }
-              className={`min-h-11 rounded-lg border-2 px-4 font-semibold ${String(people) === value ? 'border-ink bg-ink text-ground' : 'border-line'}`}
+              aria-pressed={people === value}
+              onClick={() => people !== value && void write(peopleChosen.answer(state, {}, value))}
+              className={`min-h-11 rounded-lg border-2 px-4 font-semibold ${people === value ? 'border-ink bg-ink text-ground' : 'border-line'}`}
             >
-              {value === '1' ? 'One person' : 'Two people'}
+              {value === 1 ? 'One person' : 'Two people'}
             </button>
           ))}
         </div>

@@ -1,8 +1,8 @@
 import type { DayTask } from '@tidy-badger/core/jobs'
 import type { Slot } from '@tidy-badger/core/scheduling'
-import { stations } from '@tidy-badger/core/dossiers'
+import { stationNames, stations } from '@tidy-badger/core/dossiers'
 import { useNavigate } from 'react-router'
-import { stationNames, useJob } from '../../jobs/index.ts'
+import { useJob } from '../../jobs/index.ts'
 import { hours, type DayView } from '../useDay.ts'
 import { selectWork, useWorkSelection } from '../store.ts'
 

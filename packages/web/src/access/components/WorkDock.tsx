@@ -1,7 +1,16 @@
-import { fastenerWords, inSentence, type Station } from '@tidy-badger/core/dossiers'
-import { entriesOfWork, entryOfWork, openWait, reasonAsked, reasonIsGiven, stepAsks, wordsOf, type EntryBody, type WorkItem } from '@tidy-badger/core/jobs'
+import { fastenerWords, inSentence, type Station, stationNames } from '@tidy-badger/core/dossiers'
+import {
+  entriesOfWork,
+  openWait,
+  reasonAsked,
+  reasonIsGiven,
+  stepAsks,
+  wordsOf,
+  type EntryBody,
+  type WorkItem,
+} from '@tidy-badger/core/jobs'
 import { useState } from 'react'
-import { StationDoneButton, stationNames, useJob } from '../../jobs/index.ts'
+import { StationDoneButton, useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Dock, KeyHint } from '../../ui/Stage.tsx'
@@ -86,7 +95,8 @@ function ItemDock({
       setSure(true)
       return `${value} ${reading.unit} is outside what is usual. Read it again; once more writes it down as a finding.`
     }
-    return openWait(dossiers, state, { ...entryOfWork(item), id: 'now', at: new Date().toISOString() })
+    const [tick] = entriesOfWork(item, dossiers, state).slice(-1)
+    return openWait(dossiers, state, { ...tick, id: 'now', at: new Date().toISOString() })
   }
   const finish = async () => {
     if (item.done) {
@@ -206,7 +216,7 @@ function doneWord(item: WorkItem): string {
 }
 
 function hintOf(item: WorkItem): string | null {
-  if (item.kind === 'step' || item.kind === 'earlier') return null
+  if (item.kind === 'step' || item.kind === 'own') return null
   const cover = item.kind === 'cover-off' ? item.removal.cover : item.closing.cover
   const parts = [
     ...(cover.helper ? ['two people'] : []),

@@ -1,4 +1,4 @@
-import { handOrderOf } from '@tidy-badger/core/access'
+import { coverOrderChosen, handOrderOf } from '@tidy-badger/core/access'
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core'
 import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
@@ -27,12 +27,13 @@ export function WorkList({
     const order = (accessOf(dossiers, state)?.removals ?? []).map((removal) => `off.${removal.cover.id}`)
     const places = order.flatMap((id, i) => (ids.includes(id) ? [i] : []))
     places.forEach((place, i) => (order[place] = ids[i]))
-    void write({
-      kind: 'choice',
-      choice: 'cover-order',
-      value: order.map((id) => id.slice(4)).join(','),
-      replaces: state.choices['cover-order']?.value ?? null,
-    })
+    void write(
+      coverOrderChosen.answer(
+        state,
+        {},
+        order.map((id) => id.slice(4)),
+      ),
+    )
   }
   const move = (id: string, step: number) => {
     const ids = movable.map((item) => item.id)
@@ -66,17 +67,7 @@ export function WorkList({
         </SortableContext>
       </DndContext>
       {byHand && movable.length > 1 && (
-        <Button
-          look="quiet"
-          onClick={() =>
-            void write({
-              kind: 'choice',
-              choice: 'cover-order',
-              value: 'as proposed',
-              replaces: state.choices['cover-order']?.value ?? null,
-            })
-          }
-        >
+        <Button look="quiet" onClick={() => void write(coverOrderChosen.answer(state, {}, null))}>
           Back to the planned order
         </Button>
       )}

@@ -1,6 +1,6 @@
-import { coverName, targetKey, type PlannedTarget, waysTo } from '@tidy-badger/core/access'
+import { coverName, fixedWayTo, type PlannedTarget, targetKey, wayChosen, waysTo } from '@tidy-badger/core/access'
 import type { Cover, Station } from '@tidy-badger/core/dossiers'
-import { accessOf, wayChoice, type WorkItem } from '@tidy-badger/core/jobs'
+import { accessOf, type WorkItem } from '@tidy-badger/core/jobs'
 import { PhotoButton, PhotoRow, StopGate, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
@@ -43,7 +43,7 @@ export function WorkMargin({ item, station, gated }: { item: WorkItem | undefine
       {item && (
         <div className="flex flex-col gap-2">
           <PhotoButton
-            shows={item.kind === 'earlier' ? 'damage' : station === 'take-in' ? 'before' : 'work'}
+            shows={item.kind === 'own' ? 'damage' : station === 'take-in' ? 'before' : 'work'}
             about={about}
           />
           <PhotoRow photos={photos} />
@@ -130,15 +130,14 @@ function OtherWays({ cover }: { cover: Cover }) {
 
 function TargetLine({ item }: { item: PlannedTarget }) {
   const { dossiers, state, write } = useJob()
-  const choice = wayChoice(item.target)
-  const now = state.choices[choice]?.value ?? null
+  const now = fixedWayTo(state, item.target)
   const others = waysTo(dossiers.machine, item.target).filter((way) => way.id !== item.way.id)
-  const choose = (value: string) => void write({ kind: 'choice', choice, value, replaces: now })
+  const choose = (way: string | null) => void write(wayChosen.answer(state, { target: targetKey(item.target) }, way))
   return (
     <li>
       <span className="font-semibold">{item.target.name}</span>, from {item.way.from}
-      {now !== null && now !== 'as proposed' && (
-        <Button look="quiet" className="!px-0" onClick={() => choose('as proposed')}>
+      {now !== null && (
+        <Button look="quiet" className="!px-0" onClick={() => choose(null)}>
           Back to the planned way
         </Button>
       )}

@@ -1,3 +1,4 @@
+import { jobJournal } from '@tidy-badger/core/jobs'
 import { format } from 'date-fns'
 import { Undo2, Redo2 } from 'lucide-react'
 import { useKeptText } from '../../platform/keptTexts.ts'
@@ -5,7 +6,6 @@ import { Button } from '../../ui/Button.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { useJournal } from '../journalStore.ts'
 import { useJob } from '../useJob.ts'
-import { entryWords } from '../words.ts'
 import { PhotoButton } from './PhotoButton.tsx'
 import { PhotoRow } from './PhotoRow.tsx'
 
@@ -51,7 +51,7 @@ export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => 
                 {format(new Date(entry.at ?? entry.receivedAt), 'd MMM HH:mm')}
               </span>
               <span className="min-w-0 flex-1">
-                <span className={gone ? 'text-quiet line-through' : ''}>{entryWords(entry, dossiers)}</span>
+                <span className={gone ? 'text-quiet line-through' : ''}>{jobJournal.words(entry, dossiers)}</span>
                 <span className="block text-[15px] text-quiet">
                   {entry.by ?? 'nobody named'}
                   {waiting.has(entry.id) && ' · not yet sent'}
@@ -63,7 +63,7 @@ export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => 
               </span>
               {gone && undoneWith ? (
                 <IconButton
-                  label={`Bring back: ${entryWords(entry, dossiers)}`}
+                  label={`Bring back: ${jobJournal.words(entry, dossiers)}`}
                   onClick={() => void write({ kind: 'undo', undoes: undoneWith })}
                 >
                   <Redo2 aria-hidden size={19} />
@@ -74,7 +74,10 @@ export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => 
                     {entry.kind !== 'photo' && (
                       <PhotoButton shows="work" about={{ entry: entry.id }} label="Photo" look="quiet" />
                     )}
-                    <IconButton label={`Undo: ${entryWords(entry, dossiers)}`} onClick={() => void undo(entry.id)}>
+                    <IconButton
+                      label={`Undo: ${jobJournal.words(entry, dossiers)}`}
+                      onClick={() => void undo(entry.id)}
+                    >
                       <Undo2 aria-hidden size={19} />
                     </IconButton>
                   </>

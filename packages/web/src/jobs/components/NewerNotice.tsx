@@ -1,3 +1,4 @@
+import { jobJournal } from '@tidy-badger/core/jobs'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
@@ -5,7 +6,6 @@ import { Sheet } from '../../ui/Sheet.tsx'
 import { usePreferences } from '../../platform/preferences.ts'
 import { fetchNewer, type Newer } from '../api.ts'
 import { useJob } from '../useJob.ts'
-import { entryWords } from '../words.ts'
 
 /** A dossier of this job has a newer version: what it changes, and what it would cost to take it. */
 export function NewerNotice() {
@@ -67,7 +67,7 @@ function Offer({ dossier, newer }: { dossier: 'machine' | 'kit'; newer: Newer })
                 const entry = entries.find((candidate) => candidate.id === item.entry)
                 return (
                   <li key={item.entry} className="py-1">
-                    <b>{entry ? entryWords(entry, dossiers) : item.entry}</b>: {item.why}
+                    <b>{entry ? jobJournal.words(entry, dossiers) : item.entry}</b>: {item.why}
                   </li>
                 )
               })}

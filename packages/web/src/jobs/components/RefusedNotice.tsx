@@ -1,9 +1,9 @@
+import { jobJournal } from '@tidy-badger/core/jobs'
 import { format } from 'date-fns'
 import { Link, useLocation } from 'react-router'
 import { Button } from '../../ui/Button.tsx'
 import { discard, sendAgain, useJournal, type UnsentBatch } from '../journalStore.ts'
 import { useJob } from '../useJob.ts'
-import { entryWords } from '../words.ts'
 
 /** So often is a batch tried before anybody is bothered with it. */
 const quietTries = 1
@@ -51,7 +51,7 @@ export function RefusedNotice() {
 
 function Batch({ batch, says, more, onKeep }: { batch: UnsentBatch; says: string; more?: string; onKeep?: boolean }) {
   const { dossiers, write } = useJob()
-  const words = batch.entries.map((entry) => entryWords(entry, dossiers)).join('; ')
+  const words = batch.entries.map((entry) => jobJournal.words(entry, dossiers)).join('; ')
   const keepAsNote = async () => {
     const written = await write({ kind: 'note', text: `Put aside, the job had moved on: ${words}`.slice(0, 9000) })
     if (written) await discard(batch.key)

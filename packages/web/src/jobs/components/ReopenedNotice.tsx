@@ -1,6 +1,6 @@
+import { stationNames } from '@tidy-badger/core/dossiers'
 import { Link } from 'react-router'
 import type { JobView } from '../useJob.ts'
-import { stationNames } from '../words.ts'
 
 /** Stations that were done and are open again, with what opened them. */
 export function ReopenedNotice({ view }: { view: JobView }) {

@@ -1,11 +1,10 @@
-import { stations, type Station } from '@tidy-badger/core/dossiers'
+import { type Station, stationNames, stations } from '@tidy-badger/core/dossiers'
 import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { Button } from '../../ui/Button.tsx'
 import { KeyHint } from '../../ui/Stage.tsx'
 import { useKeys } from '../../ui/useKeys.ts'
 import { useJob } from '../useJob.ts'
-import { stationNames } from '../words.ts'
 
 /** Closes a station and goes on to the next. The main button of the dock when nothing is left to tick. */
 export function StationDoneButton({ station }: { station: Station }) {

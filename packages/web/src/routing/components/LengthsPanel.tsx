@@ -1,4 +1,11 @@
-import { sleeveWords, tiePracticeOf, tiePractices, tieReasons, type RoutedBranch } from '@tidy-badger/core/routing'
+import {
+  type RoutedBranch,
+  sleeveWords,
+  tiePracticeOf,
+  tiePractices,
+  tieReasons,
+  tyingChosen,
+} from '@tidy-badger/core/routing'
 import { FileDown } from 'lucide-react'
 import { pickPart, showPicture, useLoomView } from '../store.ts'
 import { useLoom } from '../useLoom.ts'
@@ -7,7 +14,7 @@ import { School } from '../../ui/School.tsx'
 
 /** Every branch to scale: what there is, what the way takes; the bundle in every passage; papers. */
 export function LengthsPanel() {
-  const { dossiers, state, loom, job, choose } = useLoom()
+  const { dossiers, state, loom, job, write } = useLoom()
   if (!loom) return <p className="text-[17px]">Without a way there is nothing to measure against.</p>
   const { kit } = dossiers
   const longest = Math.max(
@@ -75,7 +82,7 @@ export function LengthsPanel() {
         options={tiePractices}
         reasons={tieReasons}
         now={tiePracticeOf(state)}
-        onChoose={(value) => choose('tying', value)}
+        onChoose={(value) => void write(tyingChosen.answer(state, {}, value))}
       />
     </div>
   )

@@ -1,5 +1,16 @@
-import { farChoice, routesOf } from '@tidy-badger/core/jobs'
-import { dangerWords, farPlacesOf, mountPracticeOf, mountReasons, mountSchools, placesFor, type RankedPlace } from '@tidy-badger/core/routing'
+import { routesOf } from '@tidy-badger/core/jobs'
+import {
+  dangerWords,
+  farPlaceChosen,
+  farPlacesOf,
+  mountingChosen,
+  mountPlaceChosen,
+  mountPracticeOf,
+  mountReasons,
+  mountSchools,
+  placesFor,
+  type RankedPlace,
+} from '@tidy-badger/core/routing'
 import { Ban, Check } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Button } from '../../ui/Button.tsx'
@@ -21,7 +32,7 @@ function practiceFindsNone(practice: string, places: readonly RankedPlace[]): st
 
 /** The two best places side by side, the others with why they lost, and how this shop chooses. */
 export function PlacesPanel() {
-  const { dossiers, state, place, choose } = useLoom()
+  const { dossiers, state, place, write } = useLoom()
   const routes = routesOf(dossiers, state)
   if (!routes?.ok)
     return (
@@ -43,7 +54,7 @@ export function PlacesPanel() {
             item={item}
             chosen={item.place.id === place?.id}
             first={pair[0]}
-            onChoose={() => choose('mount-place', item.place.id)}
+            onChoose={() => void write(mountPlaceChosen.answer(state, {}, item.place.id))}
           />
         ))}
       </div>
@@ -65,7 +76,9 @@ export function PlacesPanel() {
                 {item.place.id === place?.id ? (
                   <span className="font-semibold">chosen</span>
                 ) : (
-                  <Button onClick={() => choose('mount-place', item.place.id)}>Put it there</Button>
+                  <Button onClick={() => void write(mountPlaceChosen.answer(state, {}, item.place.id))}>
+                    Put it there
+                  </Button>
                 )}
               </li>
             ))}
@@ -79,7 +92,7 @@ export function PlacesPanel() {
           options={mountSchools}
           reasons={mountReasons}
           now={mountPracticeOf(state)}
-          onChoose={(value) => choose('mounting', value)}
+          onChoose={(value) => void write(mountingChosen.answer(state, {}, value))}
         />
         {practiceFindsNone(mountPracticeOf(state), places) && (
           <p className="text-quiet">{practiceFindsNone(mountPracticeOf(state), places)}</p>
@@ -94,7 +107,7 @@ export function PlacesPanel() {
                 <span className="font-head font-bold">Where the {use} goes</span>
                 <select
                   value={farPlacesOf(dossiers.machine, state)[use]}
-                  onChange={(event) => choose(farChoice(use), event.target.value)}
+                  onChange={(event) => void write(farPlaceChosen.answer(state, { use }, event.target.value))}
                 >
                   {list.map((item) => (
                     <option key={item.id} value={item.id}>

@@ -1,4 +1,20 @@
-import { feedCards, feedPracticeOf, groundPracticeOf, groundReasons, groundSchools, judgeFeed, judgeGround, powerReasons, powerSchools, spliceLayout, supplyOf, type FeedOption, type Verdict } from '@tidy-badger/core/electrical'
+import {
+  feedCards,
+  feedingChosen,
+  type FeedOption,
+  feedPracticeOf,
+  groundingChosen,
+  groundPracticeOf,
+  groundReasons,
+  groundSchools,
+  judgeFeed,
+  judgeGround,
+  powerReasons,
+  powerSchools,
+  spliceLayout,
+  supplyOf,
+  type Verdict,
+} from '@tidy-badger/core/electrical'
 import { branchWires, bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from '@tidy-badger/core/routing'
 import { electricsOf, groundCard } from '@tidy-badger/core/jobs'
 import { Ban, Check, TriangleAlert } from 'lucide-react'
@@ -11,7 +27,7 @@ import { SupplyDiagram } from './SupplyDiagram.tsx'
 
 /** Where the current comes from, which way it takes, and whether it may: the line, the feeds, the four tests, the ground. */
 export function PowerPanel() {
-  const { dossiers, state, choose } = useLoom()
+  const { dossiers, state, write } = useLoom()
   const { machine } = dossiers
   const { feeds, line } = electricsOf(dossiers, state)
   const [advised, ...rest] = feeds
@@ -66,7 +82,7 @@ export function PowerPanel() {
           options={powerSchools}
           reasons={powerReasons}
           now={feedPracticeOf(state)}
-          onChoose={(value) => choose('power', value)}
+          onChoose={(value) => void write(feedingChosen.answer(state, {}, value))}
         />
         <School
           legend="Grounds in this shop"
@@ -74,7 +90,7 @@ export function PowerPanel() {
           options={groundSchools}
           reasons={groundReasons}
           now={groundPracticeOf(state)}
-          onChoose={(value) => choose('grounding', value)}
+          onChoose={(value) => void write(groundingChosen.answer(state, {}, value))}
         />
       </div>
     </div>

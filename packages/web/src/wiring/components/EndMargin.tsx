@@ -1,5 +1,12 @@
 import { asHeading, inSentence, wireAt, wireName, type KitEnd } from '@tidy-badger/core/dossiers'
-import { adviseJoint, connectorLookalikes, endLookalikes, joinPracticeOf, targetWords, wireLookalikes } from '@tidy-badger/core/wiring'
+import {
+  adviseJoint,
+  connectorLookalikes,
+  endLookalikes,
+  joinPracticeOf,
+  targetWords,
+  wireLookalikes,
+} from '@tidy-badger/core/wiring'
 import { useState, type ReactNode } from 'react'
 import { PhotoRow, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -31,7 +38,9 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
   const ends = endLookalikes(kit, item.end.id)
   const errata = item.findings.filter((finding) => finding.rule === 'sheet-erratum' || finding.rule === 'dossier-gap')
   const advice =
-    item.end.type === 'flying-lead' && target ? adviseJoint(machine, kit, item.end, target, joinPracticeOf(state)) : null
+    item.end.type === 'flying-lead' && target
+      ? adviseJoint(machine, kit, item.end, target, joinPracticeOf(state))
+      : null
   const looks = connector && cavity === undefined ? connectorLookalikes(machine, connector.id) : []
   const wires = wire ? wireLookalikes(machine, wire) : []
   const rules = (kit.naming ?? []).filter(

@@ -1,6 +1,6 @@
 import type { KitEnd, TapMethod } from '@tidy-badger/core/dossiers'
-import { asProposed, placeChoice, type EntryBody } from '@tidy-badger/core/jobs'
-import { findWires, placeText, type ConnectionTarget } from '@tidy-badger/core/wiring'
+import { type EntryBody } from '@tidy-badger/core/jobs'
+import { type ConnectionTarget, findWires, placeChosen, placeText } from '@tidy-badger/core/wiring'
 import { useMemo, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'
@@ -132,27 +132,24 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
 function PlanHere({ end, onDone }: { end: KitEnd; onDone: () => void }) {
   const { dossiers, plan, state, write } = useJob()
   const [value, setValue] = useState('')
-  const targets: { place: string; words: string }[] = useMemo(() => {
+  const targets: { place: string; to: ConnectionTarget; words: string }[] = useMemo(() => {
     const { machine } = dossiers
-    if (end.type === 'inline-pair')
-      return machine.connectors.map((item) => ({ place: placeText({ connector: item.id }), words: item.name }))
-    if (end.type === 'ring')
-      return machine.studs.map((item) => ({ place: placeText({ stud: item.id }), words: item.name }))
+    if (end.type === 'inline-pair') return machine.connectors.map((item) => choiceOf({ connector: item.id }, item.name))
+    if (end.type === 'ring') return machine.studs.map((item) => choiceOf({ stud: item.id }, item.name))
     if (end.type !== 'flying-lead') return []
-    return findWires(machine, '', 2000).map((item) => ({
-      place: placeText({ connector: item.connector, cavity: item.cavity }),
-      words: `${item.connectorName}, cavity ${item.cavity}: ${item.wire}, ${item.net}`,
-    }))
+    return findWires(machine, '', 2000).map((item) =>
+      choiceOf(
+        { connector: item.connector, cavity: item.cavity },
+        `${item.connectorName}, cavity ${item.cavity}: ${item.wire}, ${item.net}`,
+      ),
+    )
   }, [dossiers, end])
   const locked = plan.find((match) => match.kitEnd === end.id)?.locked ?? false
   if (targets.length === 0) return null
-  const choose = (to: string) =>
-    write({
-      kind: 'choice',
-      choice: placeChoice(end.id),
-      value: to,
-      replaces: state.choices[placeChoice(end.id)]?.value ?? null,
-    }).then((written) => written && onDone())
+  const choose = (to: ConnectionTarget | null) =>
+    write(placeChosen.answer(state, { kitEnd: end.id }, to)).then((written) => written && onDone())
+  const picked: ConnectionTarget | undefined =
+    value === 'cap' ? { closed: 'cap' } : targets.find((item) => item.place === value)?.to
   return (
     <section className="flex flex-col gap-2">
       <h3 className="text-lg font-bold">It shall go elsewhere</h3>
@@ -169,10 +166,10 @@ function PlanHere({ end, onDone }: { end: KitEnd; onDone: () => void }) {
         </select>
       </label>
       <div className="flex flex-wrap gap-2">
-        <Button disabled={value === ''} onClick={() => void choose(value)}>
+        <Button disabled={!picked} onClick={() => picked && void choose(picked)}>
           Plan it there
         </Button>
-        {locked && <Button onClick={() => void choose(asProposed)}>Back to the plan’s own place</Button>}
+        {locked && <Button onClick={() => void choose(null)}>Back to the plan’s own place</Button>}
       </div>
     </section>
   )
@@ -217,4 +214,8 @@ function WireFinder({ onPick }: { onPick: (to: ConnectionTarget, method: TapMeth
       {found.length === 0 && <p className="text-quiet">No wire of that description.</p>}
     </section>
   )
+}
+
+function choiceOf(to: ConnectionTarget, words: string): { place: string; to: ConnectionTarget; words: string } {
+  return { place: placeText(to), to, words }
 }

@@ -1,5 +1,14 @@
-import { asProposed } from '@tidy-badger/core/jobs'
-import { differences, earlierWorks, irreversibleActs, joinPracticeOf, joinSchools, type EarlierWork, type IrreversibleAct } from '@tidy-badger/core/wiring'
+import {
+  differences,
+  type EarlierWork,
+  earlierWorks,
+  type IrreversibleAct,
+  irreversibleActs,
+  joiningChosen,
+  joinPracticeOf,
+  joinSchools,
+  placeChosen,
+} from '@tidy-badger/core/wiring'
 import { useState, type FormEvent, type ReactNode } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'
@@ -161,14 +170,10 @@ function Schools() {
         <select
           value={school}
           className="max-w-72"
-          onChange={(event) =>
-            void write({
-              kind: 'choice',
-              choice: 'joining',
-              value: event.target.value,
-              replaces: state.choices.joining?.value ?? null,
-            })
-          }
+          onChange={(event) => {
+            const practice = joinSchools.find((item) => item === event.target.value)
+            if (practice) void write(joiningChosen.answer(state, {}, practice))
+          }}
         >
           {joinSchools.map((item) => (
             <option key={item} value={item}>
@@ -197,17 +202,7 @@ function Locked() {
       {locked.map((match) => (
         <li key={match.kitEnd} className="flex flex-wrap items-center gap-2">
           {dossiers.kit.ends.find((end) => end.id === match.kitEnd)?.name}: place fixed by hand
-          <Button
-            look="quiet"
-            onClick={() =>
-              void write({
-                kind: 'choice',
-                choice: `place.${match.kitEnd}`,
-                value: asProposed,
-                replaces: state.choices[`place.${match.kitEnd}`]?.value ?? null,
-              })
-            }
-          >
+          <Button look="quiet" onClick={() => void write(placeChosen.answer(state, { kitEnd: match.kitEnd }, null))}>
             Back to the plan
           </Button>
         </li>
