@@ -37,7 +37,7 @@ function count(ok: boolean, read: () => { passed: number; failed: number }): voi
   }
 }
 
-for (const name of ['check:format', 'check:lint', 'check:types', 'check:deps', 'build']) check(name)
+for (const name of ['check:format', 'check:lint', 'check:types', 'check:deps', 'check:rules', 'build']) check(name)
 
 const unit = run('unit and server', 'npx', [
   'vitest',

@@ -27,7 +27,7 @@ export interface OwnWork<Body extends { kind: string } = { kind: string }> {
  */
 export interface Capability {
   name: string
-  entries: readonly EntryDefinition<DossierPair, JobState, never, Station>[]
+  entries: readonly EntryDefinition<DossierPair, never, never, Station>[]
   fresh: (dossiers: DossierPair) => object
   rules?: Readonly<Record<string, Rule>>
   findings?: (dossiers: JobDossiers, state: JobState, scene: FindingScene) => Finding[]

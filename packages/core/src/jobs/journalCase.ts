@@ -1,10 +1,12 @@
-import type { JobDossiers } from './state.ts'
+import { findTarget, waysTo } from '../access/index.ts'
+import { placesFor } from '../routing/index.ts'
+import { type JobDossiers, takeInQuestions } from './state.ts'
 import type { CellChange } from '../fuel-trim/index.ts'
 import fc from 'fast-check'
 import { stations } from '../dossiers/index.ts'
 import { gorseCase } from '../wiring/gorseCase.ts'
 import type { ConnectionTarget } from '../wiring/index.ts'
-import { entryVersion, type EntryBody, type JournalEntry, type NewEntry } from './model.ts'
+import { type EntryBody, type EntryKind, entryVersion, type JournalEntry, type NewEntry } from './model.ts'
 
 /** The shipped quad job, for tests and benches. */
 export const gorseJob: JobDossiers = gorseCase()
@@ -26,76 +28,201 @@ const targets: ConnectionTarget[] = [
 const passages = (gorseJob.machine.passages ?? []).map((passage) => passage.id)
 const steps = [...gorseJob.machine.steps, ...gorseJob.kit.steps].map((step) => step.id)
 
-/** Any entry that names only what the job has; whether it fits what is there is left to chance. */
-const anyBody: fc.Arbitrary<EntryBody> = fc.oneof(
-  fc.record({ kind: fc.constant('note' as const), text: fc.string({ minLength: 1, maxLength: 12 }) }),
-  fc.record({ kind: fc.constant('step-done' as const), step: fc.constantFrom(...steps) }),
-  fc.record({
-    kind: fc.constant('part-checked' as const),
-    part: fc.constantFrom(...gorseJob.kit.parts.map((part) => part.id)),
-    state: fc.constantFrom('present' as const, 'missing' as const, 'not used' as const),
-  }),
-  fc.record({
-    kind: fc.constant('reading' as const),
-    quantity: fc.constant('battery at rest'),
+const word = fc.string({ minLength: 1, maxLength: 12 })
+const choose = <T>(values: readonly T[]) => fc.constantFrom(...values)
+const maybe = <T>(drawn: fc.Arbitrary<T>) => fc.option(drawn, { nil: undefined })
+/** Entries a drawn journal may hold. */
+const entryId = fc.nat({ max: 40 }).map((n) => `e${n}`)
+const covers = (gorseJob.machine.covers ?? []).map((cover) => cover.id)
+const kitEnd = choose(ends)
+const cell = choose<CellChange[]>([
+  [{ rpm: 1500, load: 0, old: 0, new: 2 }],
+  [{ rpm: 1500, load: 0, old: 2, new: 3 }],
+  [{ rpm: 2500, load: 5, old: 0, new: -1 }],
+])
+/** An answer and the one it says it replaces. */
+const answers = <T>(values: readonly T[]) => ({
+  value: fc.option(choose(values), { nil: null }),
+  replaces: fc.option(choose(values), { nil: null, freq: 2 }),
+})
+const places: ConnectionTarget[] = [{ stud: 'engine-strap' }, { connector: 'crank' }, { closed: 'cap' }]
+const sensorPlaces = placesFor(gorseJob.machine, 'sensor').map((place) => place.id)
+const coil = findTarget(gorseJob.machine, 'connector:coil')
+const waysToCoil = (coil ? waysTo(gorseJob.machine, coil) : []).map((way) => way.id)
+const refs = ['a', 'b'].map((letter, i) => ({ id: 'pellick-gorse-430', version: i + 2, hash: letter.repeat(64) }))
+
+type Fields<Kind extends EntryKind> = {
+  [Name in Exclude<keyof Extract<EntryBody, { kind: Kind }>, 'kind'>]?: fc.Arbitrary<unknown>
+}
+type Drawn = { [Kind in Exclude<EntryKind, 'undo'>]: Fields<Kind> }
+
+/** How every kind of entry is drawn, so that it names only what the job has; whether it fits what is there is left to chance. */
+const drawn: Drawn = {
+  note: { text: word },
+  'step-done': { step: choose(steps), wrote: maybe(word), without: maybe(word) },
+  'station-done': { station: choose(stations) },
+  'stop-lifted': { finding: choose(['pair-split|crank|||', 'cut-open|ground|||']), reason: word },
+  'timer-started': { what: word, minutes: fc.integer({ min: 1, max: 90 }) },
+  'timer-stopped': { timer: entryId },
+  told: { text: word, to: word },
+  'dossier-changed': {
+    dossier: choose(['machine', 'kit']),
+    to: choose(refs),
+    replaces: choose(['a'.repeat(64), 'c'.repeat(64)]),
+    invalidates: fc.constant([]),
+  },
+  answered: { question: choose(takeInQuestions), ...answers(['one', 'other']) },
+  'part-checked': {
+    part: choose(gorseJob.kit.parts.map((part) => part.id)),
+    state: choose(['present', 'missing', 'not used']),
+  },
+  'tool-checked': { tool: word, state: choose(['present', 'missing']) },
+  'cover-off': { cover: choose(covers), without: maybe(word) },
+  'cover-on': { cover: choose(covers) },
+  'left-off': { cover: choose(covers), reason: word },
+  'battery-practice-chosen': answers(['negative off', 'battery out']),
+  'people-chosen': answers([1, 2]),
+  'cover-order-chosen': answers([covers.slice(0, 2), covers.slice(1, 3)]),
+  'also-reached-chosen': answers([['connector:oxygen'], ['connector:fan', 'connector:oxygen']]),
+  'way-chosen': { target: fc.constant('connector:coil'), ...answers(waysToCoil) },
+  reading: {
+    quantity: word,
     value: fc.integer({ min: 0, max: 15 }),
-    unit: fc.constant('V'),
-  }),
-  fc.record({
-    kind: fc.constant('connected' as const),
-    kitEnd: fc.constantFrom(...ends),
-    to: fc.constantFrom(...targets),
-  }),
-  fc.record({ kind: fc.constant('disconnected' as const), kitEnd: fc.constantFrom(...ends) }),
-  fc.record({ kind: fc.constant('tugged' as const), kitEnd: fc.constantFrom(...ends) }),
-  fc.record({
-    kind: fc.constant('routed' as const),
-    part: fc.constantFrom('trunk', ...ends),
-    passages: fc.array(fc.constantFrom(...passages), { maxLength: 3 }),
+    unit: choose(['V', 'Ω']),
+    card: maybe(choose(['a', 'b'])),
+  },
+  connected: { kitEnd, to: choose(targets), method: maybe(choose(['crimp splice'])) },
+  disconnected: { kitEnd, side: maybe(choose(['factory', 'device'])) },
+  tugged: { kitEnd },
+  irreversible: { act: choose(['cut', 'notch', 'hole']), text: word, consentBy: word },
+  found: { what: choose(['bypass', 'puncture', 'other']), text: word },
+  'dealt-with': { found: entryId, how: word },
+  'difference-accepted': { kitEnd, reason: word },
+  'joining-practice-chosen': answers(['by place', 'solder and sleeve']),
+  'place-chosen': { kitEnd, ...answers(places) },
+  routed: {
+    part: choose(['trunk', ...ends]),
+    passages: fc.array(choose(passages), { maxLength: 3 }),
     replaces: fc.constant(null),
-  }),
-  fc.record({ kind: fc.constant('tied' as const), passage: fc.constantFrom(...passages) }),
-  fc.record({
-    kind: fc.constant('mounted' as const),
-    place: fc.constantFrom('rack-plate', 'seat-box'),
-    trial: fc.boolean(),
-  }),
-  fc.record({ kind: fc.constant('station-done' as const), station: fc.constantFrom(...stations) }),
-  fc.record({
-    kind: fc.constant('setting' as const),
+  },
+  mounted: { place: choose(['rack-plate', 'seat-box']), trial: fc.boolean() },
+  tied: { passage: choose(passages) },
+  'mounting-practice-chosen': answers(['reachable without tools']),
+  'tying-practice-chosen': answers(['each branch as it is laid']),
+  'mount-place-chosen': answers(['rack-plate', 'seat-box']),
+  'far-place-chosen': { use: fc.constant('sensor'), ...answers(sensorPlaces) },
+  'feeding-practice-chosen': answers(['lamp circuit directly']),
+  'grounding-practice-chosen': answers(['frame cluster', 'engine strap']),
+  setting: {
     setting: fc.constant('map'),
-    value: fc.constantFrom('stock', 'A', 'B'),
-    replaces: fc.constantFrom(null, 'stock', 'A', 'B'),
-  }),
-  fc.record({
-    kind: fc.constant('log-imported' as const),
+    value: choose(['stock', 'A', 'B']),
+    replaces: choose([null, 'stock', 'A', 'B']),
+  },
+  photo: {
+    photo: fc.constant(hash),
+    bytes: fc.constant(9),
+    widthPx: fc.constant(9),
+    heightPx: fc.constant(9),
+    shows: choose(['before', 'work']),
+    handBack: fc.boolean(),
+  },
+  'photo-packed': { photo: entryId, handBack: fc.boolean() },
+  'log-imported': {
     log: fc.constant(hash),
     name: fc.constant('ride.csv'),
     rows: fc.constant(9),
     bytes: fc.constant(90),
     mapping: fc.constant({ columns: {}, units: {}, dropUnreadable: false }),
     tableInForce: fc.constant(null),
-  }),
-  fc.record({
-    kind: fc.constant('trim-accepted' as const),
+  },
+  'trim-accepted': {
     log: fc.constant(hash),
     fitVersion: fc.constant(1),
     options: fc.constant({ gain: 0.7, maxStepPct: 5, delaySeconds: 0.3 }),
-    cells: fc.constantFrom<CellChange[][]>(
-      [{ rpm: 1500, load: 0, old: 0, new: 2 }],
-      [{ rpm: 1500, load: 0, old: 2, new: 3 }],
-      [{ rpm: 2500, load: 5, old: 0, new: -1 }],
-    ),
-  }),
+    cells: cell,
+  },
+  'trim-loaded': { name: word, cells: cell },
+}
+
+/** Every kind that is drawn. */
+export const drawnKinds = Object.keys(drawn)
+
+const anyBody: fc.Arbitrary<EntryBody> = fc.oneof(
+  ...Object.entries(drawn).map(([kind, fields]) =>
+    fc
+      .record({ kind: fc.constant(kind), ...(fields as Record<string, fc.Arbitrary<unknown>>) })
+      .map((body) => Object.fromEntries(Object.entries(body).filter(([, value]) => value !== undefined)) as EntryBody),
+  ),
 )
+
+const before = 'before'
+/** Things that follow each other, so that drawn journals get that far: `before` stands for the entry before it. */
+const stories: EntryBody[][] = [
+  [
+    { kind: 'cover-off', cover: covers[0] },
+    { kind: 'left-off', cover: covers[0], reason: 'broken' },
+    { kind: 'cover-on', cover: covers[0] },
+  ],
+  [
+    { kind: 'found', what: 'bypass', text: 'old loom' },
+    { kind: 'dealt-with', found: before, how: 'taken off' },
+  ],
+  [
+    { kind: 'connected', kitEnd: ends[0], to: { connector: 'injector' } },
+    { kind: 'tugged', kitEnd: ends[0] },
+    { kind: 'difference-accepted', kitEnd: ends[0], reason: 'fits too' },
+    { kind: 'disconnected', kitEnd: ends[0] },
+  ],
+  [
+    { kind: 'timer-started', what: 'cooling', minutes: 5 },
+    { kind: 'timer-stopped', timer: before },
+  ],
+  [
+    { kind: 'photo', photo: hash, bytes: 9, widthPx: 9, heightPx: 9, shows: 'work', handBack: false },
+    { kind: 'photo-packed', photo: before, handBack: true },
+  ],
+  [
+    {
+      kind: 'log-imported',
+      log: hash,
+      name: 'ride.csv',
+      rows: 9,
+      bytes: 90,
+      mapping: { columns: {}, units: {}, dropUnreadable: false },
+      tableInForce: null,
+    },
+    {
+      kind: 'trim-accepted',
+      log: hash,
+      fitVersion: 1,
+      options: { gain: 0.7, maxStepPct: 5, delaySeconds: 0.3 },
+      cells: [{ rpm: 1500, load: 0, old: 0, new: 2 }],
+    },
+  ],
+]
+
+/** The entry with the place of `before` taken by an id. */
+function following(body: EntryBody, id: string): EntryBody {
+  if (body.kind === 'dealt-with' && body.found === before) return { ...body, found: id }
+  if (body.kind === 'timer-stopped' && body.timer === before) return { ...body, timer: id }
+  if (body.kind === 'photo-packed' && body.photo === before) return { ...body, photo: id }
+  return body
+}
 
 /** Journals as the server would hold them, with undos of earlier entries (and of undos) mixed in. */
 export const anyJournal: fc.Arbitrary<JournalEntry[]> = fc
-  .array(fc.tuple(anyBody, fc.option(fc.nat({ max: 1000 }), { freq: 4 })), { maxLength: 40 })
+  .array(
+    fc.tuple(
+      fc.oneof({ weight: 4, arbitrary: anyBody.map((body) => [body]) }, choose(stories)),
+      fc.option(fc.nat({ max: 1000 }), { freq: 4 }),
+    ),
+    { maxLength: 60 },
+  )
   .map((drawn) => {
     const entries: NewEntry[] = []
-    for (const [body, undoes] of drawn) {
-      entries.push({ ...body, id: `e${entries.length}` })
+    for (const [bodies, undoes] of drawn) {
+      for (const body of bodies)
+        entries.push({ ...following(body, `e${entries.length - 1}`), id: `e${entries.length}`, by: 'Runa' })
       if (undoes !== null)
         entries.push({ kind: 'undo', id: `e${entries.length}`, undoes: `e${undoes % entries.length}` })
     }

@@ -1,14 +1,9 @@
 import type { z } from 'zod'
 import type { Problem } from '../shared/index.ts'
-import type { EntryDefinition } from './defineEntry.ts'
+import type { EntryDefinition, ValueIn } from './defineEntry.ts'
 import { doneBy, type Decided, type EntryHead } from './model.ts'
 
 type AnyRecord = Record<string, unknown>
-/** What a form holds; nothing for the empty one, which zod reads as a record of nothing. */
-type ValueIn<Shape extends z.ZodRawShape> = keyof Shape extends never
-  ? unknown
-  : z.infer<z.ZodObject<Shape, z.core.$strict>>
-
 /** Where the answers of a decision lie in the state, and what is asked. */
 interface DecisionForm<Context, State, Kind extends string, Of extends z.ZodRawShape, Value extends z.ZodType> {
   kind: Kind

@@ -26,10 +26,13 @@ export interface EntryDefinition<Context, State, Body extends { kind: string }, 
   words(entry: EntryHead & Body, context: Context): string
 }
 
+/** What a form holds; nothing for the empty one, which zod reads as a record of nothing. */
+export type ValueIn<Shape extends z.ZodRawShape> = keyof Shape extends never
+  ? unknown
+  : z.infer<z.ZodObject<Shape, z.core.$strict>>
+
 /** What an entry of a kind with this form holds beside its head. */
-export type BodyOf<Kind extends string, Shape extends z.ZodRawShape> = { kind: Kind } & z.infer<
-  z.ZodObject<Shape, z.core.$strict>
->
+export type BodyOf<Kind extends string, Shape extends z.ZodRawShape> = { kind: Kind } & ValueIn<Shape>
 
 /**
  * Defines kinds of entries for one context and one slice of the state:
