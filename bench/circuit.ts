@@ -1,73 +1,36 @@
 // What a meter shows with the usual faults on every shipped machine, and how long it takes to know.
-import { buildCircuit, type CircuitFault, type ProbePlace } from '@tidy-badger/core/circuit'
-import { machineIndex, type Machine, type SignalKind } from '@tidy-badger/core/dossiers'
-import { plannedConnections, proposeMatches } from '@tidy-badger/core/wiring'
-import { fittings, shippedMachines } from '../packages/core/src/wiring/shippedCase.ts'
+import { buildCircuit } from '@tidy-badger/core/circuit'
+import {
+  builtConnections,
+  jobFindings,
+  planTicks,
+  replay,
+  type JobDossiers,
+  type NewEntry,
+} from '@tidy-badger/core/jobs'
+import {
+  connectionPlan,
+  meterCards,
+  plannedConnections,
+  proposeMatches,
+  touchedNets,
+  traceTree,
+} from '@tidy-badger/core/wiring'
+import { faultNames, faultTable, shownFor } from '../packages/core/src/circuit/faultTableCase.ts'
+import { fittings } from '../packages/core/src/wiring/shippedCase.ts'
 
-const columns = [
-  'in order',
-  'ground open',
-  'reference open',
-  'signal open',
-  '200 Ω in ground',
-  'signal on ground',
-  'signal on reference',
-  'contact open',
-  'reference on battery',
-] as const
-
-interface Sensor {
-  name: string
-  pins: Record<'reference' | 'signal' | 'ground', { connector: string; cavity: number; wire: string }>
-}
-
-/** A plug with one reference, one sensor ground and a signal between them. */
-function sensorOf(machine: Machine): Sensor | null {
-  const { wiresOf, nets } = machineIndex(machine)
-  for (const { id, ecu, name } of machine.connectors) {
-    if (ecu) continue
-    const of = (signal: SignalKind) =>
-      (wiresOf.get(id) ?? []).filter(({ wire }) => nets.get(wire.net)?.signal === signal)
-    const [[reference], [signal], [ground]] = [of('reference-5v'), of('analogue-0-5'), of('sensor-ground')]
-    if (!reference || !signal || !ground) continue
-    const pin = ({ cavity, wire }: typeof reference) => ({ connector: id, cavity, wire: wire.id })
-    return { name, pins: { reference: pin(reference), signal: pin(signal), ground: pin(ground) } }
-  }
-  return null
-}
-
-const metal: ProbePlace = { bare: 'metal' }
-const placeOf = ({ connector, cavity }: { connector: string; cavity: number }): ProbePlace => ({ connector, cavity })
-
-function faultsOf(machine: Machine, { pins }: Sensor): CircuitFault[][] {
-  const { signal, reference, ground } = pins
-  const wire = (id: string, ohms: number | null): CircuitFault[] => [{ kind: 'wire', wire: id, ohms }]
-  const touch = (to: ProbePlace): CircuitFault[] => [{ kind: 'touch', from: placeOf(signal), to, ohms: 0.1 }]
-  const post = machine.studs.find(({ net }) => machineIndex(machine).nets.get(net)?.signal === 'supply-always')
-  return [
-    [],
-    wire(ground.wire, null),
-    wire(reference.wire, null),
-    wire(signal.wire, null),
-    wire(ground.wire, 200),
-    touch(placeOf(ground)),
-    touch(placeOf(reference)),
-    [{ kind: 'contact', connector: signal.connector, cavity: signal.cavity, ohms: null }],
-    post ? [{ kind: 'touch', from: placeOf(reference), to: { stud: post.id }, ohms: 0.1 }] : [],
-  ]
-}
-
-console.log('Volts at the signal cavity against bare metal, key on\n')
-console.log(`| machine, sensor | ${columns.join(' | ')} |`)
-console.log(`|---|${columns.map(() => '---:').join('|')}|`)
-for (const machine of shippedMachines) {
-  const sensor = sensorOf(machine)
-  if (!sensor) continue
-  const shown = faultsOf(machine, sensor).map((faults) => {
-    const reading = buildCircuit(machine, [], { state: 'key on', faults }).reading(placeOf(sensor.pins.signal), metal)
-    return reading.kind === 'volts' ? reading.volts.toFixed(2) : 'floating'
+/** Row by fault, column by machine; a dash where the machine or its kit has no such thing. */
+console.log('What a meter shows, V (bus: Ω)\n')
+console.log(`| fault | ${faultTable.map(({ machine }) => machine.model).join(' | ')} |`)
+console.log(`|---|${faultTable.map(() => '---:').join('|')}|`)
+for (const fault of faultNames) {
+  const cells = faultTable.map(({ machine, rows }) => {
+    const row = rows.find((item) => item.fault === fault)
+    if (!row) return '–'
+    const shown = shownFor(machine, row)
+    return shown.kind === 'volts' ? shown.volts.toFixed(2) : shown.kind === 'ohms' ? shown.ohms.toFixed(1) : 'floating'
   })
-  console.log(`| ${machine.model}, ${sensor.name} | ${shown.join(' | ')} |`)
+  console.log(`| ${fault} | ${cells.join(' | ')} |`)
 }
 
 console.log('\nBuilding and solving, with the kit as planned, ms\n')
@@ -86,3 +49,48 @@ for (const { name, machine, kit } of fittings) {
   const sorted = took.slice(5).sort((a, b) => a - b)
   console.log(`| ${name} | ${nodes} | ${share(sorted, 0.5)} | ${share(sorted, 0.95)} |`)
 }
+
+// After one tick: the check of what is joined, the trace of the line that the end changes, and what the meter shows at its cards.
+console.log('\nAfter one tick, without a new match: check, trace and the readings of the end, ms\n')
+console.log('| fitting | ticks | check p50 | trace p50 | readings p50 | all p50 | all p95 |')
+console.log('|---|---:|---:|---:|---:|---:|---:|')
+const worst: number[] = []
+for (const { name, machine, kit } of fittings) {
+  const dossiers: JobDossiers = { machine, kit }
+  const plan = connectionPlan(dossiers)
+  const entries: NewEntry[] = []
+  const took = { check: [] as number[], trace: [] as number[], readings: [] as number[], all: [] as number[] }
+  for (const end of kit.ends) {
+    const state = replay(dossiers, entries)
+    const match = plan.find(({ kitEnd }) => kitEnd === end.id)
+    for (const tick of planTicks(dossiers, state, end, match)) {
+      entries.push({ id: `t${entries.length}`, ...tick.makes })
+      const start = performance.now()
+      const now = replay(dossiers, entries)
+      jobFindings(dossiers, now, { plan })
+      const checked = performance.now()
+      const own = now.connections.filter(({ kitEnd }) => kitEnd === end.id)
+      const net = touchedNets(machine, kit, own).at(0)
+      if (net) traceTree(machine, kit, now.connections, net)
+      const traced = performance.now()
+      const [card] = meterCards(machine, kit, end, match)
+      const fitted = [{ kit, connections: builtConnections(now) }]
+      if (card) buildCircuit(machine, fitted, { state: card.state }).reading(card.red, card.black)
+      const read = performance.now()
+      took.check.push(checked - start)
+      took.trace.push(traced - checked)
+      took.readings.push(read - traced)
+      took.all.push(read - start)
+    }
+  }
+  const at = (list: number[], part: number) =>
+    share(
+      [...list].sort((a, b) => a - b),
+      part,
+    )
+  worst.push(Number(at(took.all, 0.95)))
+  console.log(
+    `| ${name} | ${took.all.length} | ${at(took.check, 0.5)} | ${at(took.trace, 0.5)} | ${at(took.readings, 0.5)} | ${at(took.all, 0.5)} | ${at(took.all, 0.95)} |`,
+  )
+}
+console.log(`\nWorst of all fittings: ${Math.max(...worst).toFixed(1)} ms at p95 (limit 16)`)

@@ -16,7 +16,7 @@ export interface Circuit {
 }
 
 /** Control units wake, sensors speak, modules answer: so many passes until what one says has come through to all. */
-const passes = 6
+const passes = 9
 const settledVolts = 1e-4
 
 /**
@@ -29,11 +29,20 @@ export function buildCircuit(
   { state, faults = [] }: CircuitOptions,
 ): Circuit {
   const apart = parted(fitted)
+  const references: Drawn['references'] = new Map()
   let solved = solve(newDrawing())
   for (let pass = 0; pass < passes; pass++) {
     const draw = newDrawing()
     const { between } = solved
-    const drawn: Drawn = { machine, draw, state, faults, ...apart, before: (plus, minus) => between(plus, minus) ?? 0 }
+    const drawn: Drawn = {
+      machine,
+      draw,
+      state,
+      faults,
+      references,
+      ...apart,
+      before: (plus, minus) => between(plus, minus) ?? 0,
+    }
     draw.node(ground)
     drawLoom(drawn)
     drawDevices(drawn)

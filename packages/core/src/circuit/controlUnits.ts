@@ -43,8 +43,7 @@ export function drawUnit(drawn: Drawn, unit: string, pins: readonly Pin[]): void
         draw.resistor(node, unit, 60)
         break
       case 'reference-5v':
-        if (atWork) draw.source(node, unit, 5, 0.3)
-        else draw.resistor(node, unit, 10_000)
+        drawReference(drawn, node, unit, atWork)
         break
       case 'analogue-0-5':
         draw.resistor(node, unit, 200_000)
@@ -73,6 +72,20 @@ export function drawUnit(drawn: Drawn, unit: string, pins: readonly Pin[]): void
         draw.resistor(node, unit, 1e6)
     }
 }
+
+/** A reference gives 5 V, up to what it can: shorted it folds back, pushed above itself it takes nothing. */
+function drawReference({ draw, before, references }: Drawn, node: string, unit: string, atWork: boolean): void {
+  if (!atWork) return draw.resistor(node, unit, 10_000)
+  const known = references.get(node)
+  const volts = before(node, unit)
+  const now =
+    known !== 'holds' ? (known ?? 'holds') : volts < foldsBelowV ? 'folded' : volts > pushedAboveV ? 'pushed' : 'holds'
+  references.set(node, now)
+  draw.source(node, unit, 5, referenceOhms[now])
+}
+/** 0.3 Ω holds it within 0.15 V up to half an ampere; folded it gives 0.1 A; pushed, next to nothing flows back. */
+const referenceOhms = { holds: 0.3, folded: 50, pushed: 10_000 }
+const [foldsBelowV, pushedAboveV] = [4.85, 5.15]
 
 /** A sensor that is a mere resistor gets its current from the control unit. */
 function isPulledUp(machine: Machine, net: Net): boolean {

@@ -27,6 +27,8 @@ export interface Drawn {
   draw: Drawing
   state: MeterState
   faults: readonly CircuitFault[]
+  /** How each 5 V reference stands, from pass to pass. */
+  references: Map<string, 'holds' | 'folded' | 'pushed'>
   /** What a node had over another at the pass before, V; 0 at the first. */
   before: (plus: string, minus: string) => number
   /** Cavities whose factory plug is not on its device. */
