@@ -39,7 +39,7 @@ const valuesOf = (answers: Readonly<Record<string, { value: unknown } | undefine
 /** Decisions that move places: those of ends, of what hangs on leads, and the shop's way of mounting. */
 const movesPlaces = ({ places, far, mounting }: Decisions) => [valuesOf(places), valuesOf(far), mounting?.value]
 /** Decisions that move the loom. */
-export const movesLoom = (decided: Decisions) => [movesPlaces(decided), decided.mountPlace?.value]
+export const movesLoom = (decided: Decisions) => [movesPlaces(decided), (decided.held ?? decided.mountPlace)?.value]
 
 /** What a job has decided about its loom. */
 export function routeOptions(dossiers: JobDossiers, state: Chosen): RouteOptions {
@@ -60,14 +60,15 @@ export const routesOf = cachedBy(movesPlaces, (dossiers, state): Outcome<RoutePl
 })
 
 /**
- * Where the module is to sit: chosen by hand, else the best by the comparison of all places, else where the kit's sheet has it, else
+ * Where the module sits, or is to sit: where it was held or fixed, unless another place was chosen since; else chosen by hand, else the best by the comparison of all places, else where the kit's sheet has it, else
  * the first place of the machine.
  */
 export function mountPlaceOf(dossiers: JobDossiers, state: Chosen = nothingChosen): MountPlace | undefined {
   const { machine, kit } = dossiers
   const places = placesFor(machine, 'module')
-  const chosen = places.find((place) => place.id === state.decided.mountPlace?.value)
-  if (chosen) return chosen
+  const { held, mountPlace } = state.decided
+  const settled = places.find((place) => place.id === (held ?? mountPlace)?.value)
+  if (settled) return settled
   const routes = routesOf(dossiers, state)
   const best = routes?.ok ? routes.value.places.find((place) => place.feasible) : undefined
   const sheet = kit.places?.find((item) => item.machine === machine.id)?.place

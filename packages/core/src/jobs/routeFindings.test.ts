@@ -1,3 +1,5 @@
+import { handbackSheet } from '../handover/index.ts'
+import { mountPlaceOf } from './mountPlace.ts'
 import { groundCard, supplyFindings } from './supplyFindings.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { openStops } from '../findings/index.ts'
@@ -231,5 +233,40 @@ describe('the journal', () => {
     const [problem] = checkReferences(gorseJob, entryOf(body), 'entries.0')
     expect(problem.path).toBe(`entries.0.${path}`)
     expect(problem.message).toContain(says)
+  })
+})
+
+describe('where the module sits is one truth', () => {
+  const held = (place: string, trial = true): EntryBody => ({ kind: 'mounted', place, trial })
+  const choose = (value: string | null, replaces: string | null = null): EntryBody => ({
+    kind: 'mount-place-chosen',
+    value,
+    replaces,
+  })
+  const sits = (...bodies: EntryBody[]) => {
+    const state = stateOf(gorseJob, ...bodies)
+    return { plan: mountPlaceOf(gorseJob, state)?.id, loom: plannedLoom(gorseJob, state)?.place.id, state }
+  }
+  const moved = (...bodies: EntryBody[]) => rulesOf(gorseJob, ...bodies).includes('module-elsewhere')
+
+  test('held somewhere else than planned, plan, loom and findings go by where it is', () => {
+    const planned = sits().plan
+    const other = planned === 'seat-box' ? 'rack-plate' : 'seat-box'
+    expect(sits(held(other))).toMatchObject({ plan: other, loom: other })
+    expect(sits(held(other), held(other, false)).plan).toBe(other)
+    expect(moved(held(other))).toBe(false)
+  })
+
+  test('another place chosen after that is where it is to go, and it is a finding until it is there', () => {
+    expect(sits(held('rack-plate'), choose('seat-box'))).toMatchObject({ plan: 'seat-box', loom: 'seat-box' })
+    expect(moved(held('rack-plate'), choose('seat-box'))).toBe(true)
+    expect(moved(held('rack-plate'), choose('seat-box'), held('seat-box'))).toBe(false)
+    expect(moved(choose('seat-box'), held('rack-plate'))).toBe(false)
+  })
+
+  test('the hand-back says the same place', () => {
+    const { state } = sits(held('rack-plate'), held('rack-plate', false))
+    const name = gorseJob.machine.places?.find(({ id }) => id === 'rack-plate')?.name ?? 'none'
+    expect(JSON.stringify(handbackSheet(gorseJob, { title: 'Quad', createdAt: '2026-06-01T08:00:00.000Z' }, state))).toContain(name)
   })
 })

@@ -1,3 +1,4 @@
+import { mountPlaceOf } from './mountPlace.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { asHeading, inSentence } from '../dossiers/index.ts'
 import { collectFindings, type SayOf } from '../findings/index.ts'
@@ -20,6 +21,16 @@ export const lockCard = (kitEnd: string, side: 'left' | 'right') => `lock.${kitE
 /** Findings of the loom's way: what the plan leaves short, and where what was built differs to the worse. */
 export function routeFindings(dossiers: JobDossiers, state: JobState): Finding<RouteRule>[] {
   const { findings, say } = collectFindings<RouteRule, FindingPlace>(routeRules)
+  const { mounted } = state
+  const place = mountPlaceOf(dossiers, state)
+  const at = dossiers.machine.places?.find((item) => item.id === mounted?.place)
+  if (mounted && at && place && place.id !== at.id)
+    say(
+      'module-elsewhere',
+      {},
+      `The module is ${mounted.trial ? 'held' : 'fixed'} at ${inSentence(at.name)}, and was to go to ${inSentence(place.name)} since.`,
+      'Move it and write down that it is there, or choose the place where it is.',
+    )
   const route = plannedRoute(dossiers, state)
   if (route && !route.ok)
     for (const { message } of route.problems)

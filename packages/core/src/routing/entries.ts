@@ -44,6 +44,7 @@ export const mounted = entry({
     known(placesFor(machine, 'module'), place, 'place', `place for a module on the ${machine.model}`),
   apply(state, written) {
     state.mounted = { ...doneBy(written), place: written.place, trial: written.trial }
+    state.decided.held = { ...doneBy(written), value: written.place }
     return null
   },
   place: ({ trial }) => (trial ? 'lay-loom' : 'tie-down'),
@@ -91,6 +92,7 @@ export const mountPlaceChosen = decision({
   read: ({ decided }) => decided.mountPlace,
   write({ decided }, _of, answer) {
     decided.mountPlace = answer
+    delete decided.held
   },
   refs: ({ machine }, { value }) =>
     value === null ? [] : known(placesFor(machine, 'module'), value, 'value', `mount place of the ${machine.model}`),

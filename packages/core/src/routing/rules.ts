@@ -15,6 +15,11 @@ export const routeRules = defineRules({
   'route-gap': { severity: 'fix', liftable: true, means: 'The passages a branch lies in do not follow each other.' },
   'bundle-over': { severity: 'fix', liftable: true, means: 'The bundle in a passage is thicker than there is room.' },
   'loom-untied': { severity: 'fix', liftable: true, means: 'A passage in which the loom lies has no tie.' },
+  'module-elsewhere': {
+    severity: 'fix',
+    liftable: true,
+    means: 'The module is at another place than it is to go to since that was decided.',
+  },
   'place-unfit': {
     severity: 'fix',
     liftable: true,

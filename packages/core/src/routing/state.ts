@@ -21,6 +21,8 @@ export interface RouteDecisions {
   mounting?: Decided<MountSchool>
   tying?: Decided<TiePractice>
   mountPlace?: Decided<PlaceId>
+  /** Where the module was last held or fixed, as long as nobody has decided on another place since. */
+  held?: Decided<PlaceId>
   far: Partial<Record<FarUse, Decided<PlaceId>>>
 }
 

@@ -1,4 +1,4 @@
-import type { Station } from '@tidy-badger/core/dossiers'
+import { inSentence, type Station } from '@tidy-badger/core/dossiers'
 import type { WorkItem } from '@tidy-badger/core/jobs'
 import {
   hazardRemedy,
@@ -241,9 +241,11 @@ function PlannedButton({ part }: { part: string }) {
 }
 
 function PlaceCard() {
-  const { loom, state } = useLoom()
+  const { loom, state, dossiers, write } = useLoom()
   if (!loom) return null
   const { place, facts } = loom
+  const elsewhere = state.mounted && state.mounted.place !== place.id ? state.mounted : null
+  const elsewhereName = dossiers.machine.places?.find((item) => item.id === elsewhere?.place)?.name ?? ''
   const held = state.mounted?.place === place.id ? state.mounted : null
   return (
     <MarginCard tone={loom.feasible ? 'data' : 'stop'} title={`Module: ${place.name}`}>
@@ -263,6 +265,16 @@ function PlaceCard() {
         </p>
       ))}
       {held && <p className="mt-1 font-semibold">{held.trial ? 'Held there, not fixed yet.' : 'Fixed there.'}</p>}
+      {elsewhere && (
+        <>
+          <p className="mt-1 font-semibold">
+            It is still {elsewhere.trial ? 'held' : 'fixed'} at {inSentence(elsewhereName)}.
+          </p>
+          <Button onClick={() => void write({ kind: 'mounted', place: place.id, trial: elsewhere.trial })}>
+            It is here now
+          </Button>
+        </>
+      )}
     </MarginCard>
   )
 }
