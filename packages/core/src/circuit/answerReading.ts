@@ -104,6 +104,10 @@ function placeProblems(machine: Machine, kits: readonly Kit[], place: ProbePlace
       leads.length > 1 ? 'is an end of several kits: say which is meant.' : 'is no lead that a probe is held to.'
     return [unknown(`${path}.kitEnd`, `"${place.kitEnd}" ${says}`)]
   }
+  if ('module' in place)
+    return kits.some(({ id }) => id === place.module)
+      ? []
+      : [unknown(`${path}.module`, `"${place.module}" is none of the kits.`)]
   const plug = connectors.get(place.connector)
   if (!plug) return [unknown(`${path}.connector`, `"${place.connector}" is no plug of the ${machine.model}.`)]
   if (!wiresOf.get(place.connector)?.some(({ cavity }) => cavity === place.cavity))

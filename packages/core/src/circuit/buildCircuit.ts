@@ -1,7 +1,17 @@
 import type { Machine } from '../dossiers/index.ts'
 import { drawControlUnits } from './controlUnits.ts'
 import { drawDevices } from './deviceParts.ts'
-import { devicePin, ground, leadNode, loomPin, newDrawing, spliceNode, studNode, type Drawing } from './drawNetwork.ts'
+import {
+  devicePin,
+  ground,
+  leadNode,
+  loomPin,
+  moduleNode,
+  newDrawing,
+  spliceNode,
+  studNode,
+  type Drawing,
+} from './drawNetwork.ts'
 import { drawKits, parted } from './kitParts.ts'
 import { drawLoom, type Drawn } from './machineParts.ts'
 import type { CircuitOptions, CircuitReading, FittedKit, ProbePlace } from './model.ts'
@@ -107,6 +117,7 @@ function probeNode(fitted: readonly FittedKit[], place: ProbePlace): string {
   if ('stud' in place) return studNode(place.stud)
   if ('bare' in place) return ground
   if ('splice' in place) return spliceNode(place.splice)
+  if ('module' in place) return moduleNode(place.module, place.pin)
   if ('kitEnd' in place) {
     const kit = place.kit ?? fitted.find((item) => item.kit.ends.some((end) => end.id === place.kitEnd))?.kit.id
     return leadNode(kit ?? '', place.kitEnd)

@@ -50,5 +50,6 @@ export const devicePin = (connector: string, cavity: number) => `device ${connec
 export const studNode = (stud: string) => `stud ${stud}`
 export const spliceNode = (splice: string) => `splice ${splice}`
 export const leadNode = (kit: string, kitEnd: string) => `lead ${kit} ${kitEnd}`
+export const moduleNode = (kit: string, what: string) => `module ${kit} ${what}`
 /** Battery negative, against which everything is measured. */
 export const ground = 'ground'

@@ -12,7 +12,7 @@ import type { Connection } from '../wiring/index.ts'
 import { drawUnit } from './controlUnits.ts'
 import { drawTerminator } from './deviceParts.ts'
 import { workingVolts } from './deviceFigures.ts'
-import { devicePin, leadNode, loomPin, studNode, wireAtPin } from './drawNetwork.ts'
+import { devicePin, leadNode, loomPin, moduleNode, studNode, wireAtPin } from './drawNetwork.ts'
 import type { FittedKit } from './model.ts'
 import { cavityName, contactOhms, wireOhms, type Drawn, type Pin } from './machineParts.ts'
 
@@ -71,7 +71,7 @@ interface Module {
 }
 
 function moduleOf(kit: Kit): Module {
-  const inside = (what: string) => `module ${kit.id} ${what}`
+  const inside = (what: string) => moduleNode(kit.id, what)
   const { kind, coil } = supplyOf(kit)
   return {
     kit: kit.id,

@@ -16,6 +16,8 @@ export type ProbePlace =
   | { bare: 'metal' }
   /** `kit` where several have an end of that name. */
   | { kitEnd: KitEndId; kit?: Kit['id'] }
+  /** A module's own pins, at its plug. */
+  | { module: Kit['id']; pin: 'supply' | 'ground' }
 
 /** Something that is not as it should be. */
 export type CircuitFault =

@@ -11,6 +11,7 @@ export const probePlaceSchema = z.union([
   z.strictObject({ splice: id }),
   z.strictObject({ bare: z.literal('metal') }),
   z.strictObject({ kitEnd: id, kit: id.optional() }),
+  z.strictObject({ module: id, pin: z.enum(['supply', 'ground']) }),
 ])
 
 export const circuitFaultSchema = z.discriminatedUnion('kind', [

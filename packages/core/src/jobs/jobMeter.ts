@@ -1,5 +1,5 @@
 import type { JobDossiers, JobState } from './state.ts'
-import { meterFigures, type FittedKit, type MeterFigure } from '../circuit/index.ts'
+import { meterFigures, moduleSupply, type FittedKit, type MeterFigure, type ModuleSupply } from '../circuit/index.ts'
 import {
   connectionPlan,
   joinPracticeOf,
@@ -31,6 +31,21 @@ export function jobMeter(dossiers: JobDossiers, state: Pick<JobState, 'decided' 
   const planned: FittedKit = { kit, connections: connectionsPlanned(dossiers, state) }
   const built: FittedKit = { kit, connections: builtConnections(state) }
   return { cards, figures: meterFigures(machine, [planned], [built], cards) }
+}
+
+/** What stands at the module's own pins, as planned and as joined now. */
+export interface JobSupply {
+  planned: ModuleSupply[]
+  built: ModuleSupply[]
+}
+
+/** Supply and ground of the job's module, state by state. Builds eight circuits: for a worker. */
+export function jobSupply(dossiers: JobDossiers, state: Pick<JobState, 'decided' | 'connections'>): JobSupply {
+  const { machine, kit } = dossiers
+  return {
+    planned: moduleSupply(machine, [{ kit, connections: connectionsPlanned(dossiers, state) }], kit),
+    built: moduleSupply(machine, [{ kit, connections: builtConnections(state) }], kit),
+  }
 }
 
 /** What the plan joins, with the choices of the job. */

@@ -267,6 +267,8 @@ describe('where the module sits is one truth', () => {
   test('the hand-back says the same place', () => {
     const { state } = sits(held('rack-plate'), held('rack-plate', false))
     const name = gorseJob.machine.places?.find(({ id }) => id === 'rack-plate')?.name ?? 'none'
-    expect(JSON.stringify(handbackSheet(gorseJob, { title: 'Quad', createdAt: '2026-06-01T08:00:00.000Z' }, state))).toContain(name)
+    expect(
+      JSON.stringify(handbackSheet(gorseJob, { title: 'Quad', createdAt: '2026-06-01T08:00:00.000Z' }, state)),
+    ).toContain(name)
   })
 })

@@ -5,6 +5,12 @@ import { z } from 'zod'
 /** Where a lead of the meter is held; `says` is for people. */
 const lead = z.looseObject({ says: z.string() })
 const figure = z.number().nullable()
+const supplyRow = z.strictObject({
+  state: z.enum(meterStates),
+  supplyV: figure,
+  groundV: figure,
+  batteryV: figure,
+})
 
 /** What is measured on a job. Where a card is barred it has no range. */
 export const meterAnswerSchema = z.strictObject({
@@ -36,5 +42,7 @@ export const meterAnswerSchema = z.strictObject({
       barred: z.string().nullable(),
     }),
   ),
+  /** What stands at the module's own pins by the circuit; empty for one that lives from the control unit's plug. */
+  supply: z.strictObject({ planned: z.array(supplyRow), built: z.array(supplyRow) }),
 })
 export type MeterAnswer = z.infer<typeof meterAnswerSchema>

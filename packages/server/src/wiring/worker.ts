@@ -3,10 +3,11 @@ import type { Kit, Machine } from '@tidy-badger/core/dossiers'
 import {
   builtConnections,
   connectionsPlanned,
+  type JobDossiers,
   jobFindings,
   jobMeter,
-  type JobDossiers,
   type JobState,
+  jobSupply,
 } from '@tidy-badger/core/jobs'
 import {
   checkWiring,
@@ -73,6 +74,7 @@ export function meter({ dossiers, state }: Omit<WiringTask, 'errata'>): MeterAns
   const { machine } = dossiers
   const { cards, figures } = jobMeter(dossiers, state)
   return {
+    supply: jobSupply(dossiers, state),
     cards: cards.map((card, i) => {
       const { planned, built, alike } = figures[i]
       const barred = card.barred ?? null

@@ -19,6 +19,7 @@ import { branchWires, bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from '@ti
 import { electricsOf, groundCard } from '@tidy-badger/core/jobs'
 import { Ban, Check, TriangleAlert } from 'lucide-react'
 import { useState, type FormEvent, type ReactNode } from 'react'
+import { ModuleSupplyTable } from '../../circuit/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import { useLoom } from '../useLoom.ts'
@@ -72,6 +73,10 @@ export function PowerPanel() {
       <section>
         <h3 className="text-[19px] font-bold">Every figure with its rule</h3>
         <Checks checks={line.checks} />
+      </section>
+      <section>
+        <h3 className="text-[19px] font-bold">What the module gets, as wired</h3>
+        <ModuleSupplyTable />
       </section>
       <GroundCheck />
       <Splices />

@@ -6,7 +6,7 @@ import { Link } from 'react-router'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import type { EndView } from '../selectors.ts'
-import { useMeterFigures } from '../useMeterFigures.ts'
+import { useMeterFigures } from '../../circuit/index.ts'
 import { CircuitNotes, NotThatPlug, shownFigure } from './MeterNotes.tsx'
 
 const phaseNames = { find: 'Find', join: 'Before joining', prove: 'Prove' }

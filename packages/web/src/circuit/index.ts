@@ -1,0 +1,2 @@
+export { ModuleSupplyTable } from './ModuleSupplyTable.tsx'
+export { useMeterFigures } from './useMeterFigures.ts'
