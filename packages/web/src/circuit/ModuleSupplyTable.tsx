@@ -52,7 +52,11 @@ function Pins({ row }: { row: ModuleSupply }) {
   return (
     <>
       <td className="figures font-semibold">{volts(row.supplyV)}</td>
-      <td className="figures">{row.groundV === null ? 'floating' : `${Math.round(row.groundV * 1000)} mV`}</td>
+      <td className="figures">
+        {row.groundV !== null && Math.abs(row.groundV) < 1
+          ? `${Math.round(row.groundV * 1000)} mV`
+          : volts(row.groundV)}
+      </td>
     </>
   )
 }

@@ -21,6 +21,7 @@ export function HandBackPage() {
   return (
     <Stage
       picture={<SheetView sheet={sheet} />}
+      reading="The sheet"
       margin={
         <>
           <StopGate />

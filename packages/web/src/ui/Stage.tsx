@@ -1,11 +1,29 @@
 import type { ReactNode } from 'react'
 
-/** The three places of a station: the picture, the margin beside it, the dock below, always where the thumb is. */
-export function Stage({ picture, margin, dock }: { picture: ReactNode; margin?: ReactNode; dock?: ReactNode }) {
+/**
+ * The three places of a station: the picture, the margin beside it, the dock below, always where the thumb is.
+ * @param reading name of a picture that is only read: it is scrolled by keys, since nothing in it takes the focus
+ */
+export function Stage({
+  picture,
+  reading,
+  margin,
+  dock,
+}: {
+  picture: ReactNode
+  reading?: string
+  margin?: ReactNode
+  dock?: ReactNode
+}) {
   return (
     <div className="print-flow flex min-h-0 flex-1 flex-col">
       <div className="print-flow flex min-h-0 flex-1 flex-col overflow-y-auto lg:flex-row lg:overflow-hidden">
-        <div className="print-flow min-w-0 flex-1 px-4 py-3 lg:overflow-y-auto lg:px-5">{picture}</div>
+        <div
+          className="print-flow min-w-0 flex-1 px-4 py-3 lg:overflow-y-auto lg:px-5"
+          {...(reading === undefined ? {} : { role: 'region', 'aria-label': reading, tabIndex: 0 })}
+        >
+          {picture}
+        </div>
         {margin && (
           <aside
             aria-label="About this"

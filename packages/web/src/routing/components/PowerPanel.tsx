@@ -70,10 +70,12 @@ export function PowerPanel() {
           )}
         </section>
       )}
-      <section>
-        <h3 className="text-[19px] font-bold">Every figure with its rule</h3>
-        <Checks checks={line.checks} />
-      </section>
+      {line.checks.length > 0 && (
+        <section>
+          <h3 className="text-[19px] font-bold">Every figure with its rule</h3>
+          <Checks checks={line.checks} />
+        </section>
+      )}
       <section>
         <h3 className="text-[19px] font-bold">What the module gets, as wired</h3>
         <ModuleSupplyTable />
