@@ -1,6 +1,6 @@
 // Prints, for every fitting, the order of its steps with what they need and give, whether it holds, and how long the day takes.
 import { walkSteps } from '@tidy-badger/core/dossiers'
-import { daySpread, jobDay, jobSteps, replay, workOf } from '@tidy-badger/core/jobs'
+import { daySpread, jobDay, jobSteps, replay, stationWork } from '@tidy-badger/core/jobs'
 import { stations } from '@tidy-badger/core/dossiers'
 import { fittings } from '../packages/core/src/wiring/shippedCase.ts'
 
@@ -18,7 +18,7 @@ for (const { name, machine, kit } of fittings) {
   )
   if (short) continue
   for (const station of stations) {
-    const items = workOf(dossiers, state, station).map((item) => {
+    const items = stationWork(dossiers, state, station).map((item) => {
       if (item.kind === 'cover-off') return `-${item.removal.cover.id}`
       if (item.kind === 'cover-on') return `+${item.closing.cover.id}`
       if (item.kind === 'own') return item.words

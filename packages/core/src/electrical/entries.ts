@@ -1,12 +1,12 @@
 import { z } from 'zod'
 import type { DossierPair, Station } from '../dossiers/index.ts'
 import { defineDecision, type Decided } from '../journal/index.ts'
-import { powerSchools, type PowerSchool } from './feedOptions.ts'
-import { groundSchools, type GroundSchool } from './groundCheck.ts'
+import { feedPractices, type FeedPractice } from './feedOptions.ts'
+import { groundPractices, type GroundPractice } from './groundCheck.ts'
 
 /** What has been decided about feed and ground. */
 export interface SupplyState {
-  decided: { feeding?: Decided<PowerSchool>; grounding?: Decided<GroundSchool> }
+  decided: { feeding?: Decided<FeedPractice>; grounding?: Decided<GroundPractice> }
 }
 
 type Chosen = Pick<SupplyState, 'decided'>
@@ -15,12 +15,12 @@ export function freshSupply(): SupplyState {
   return { decided: {} }
 }
 
-export function feedPracticeOf(state?: Chosen): PowerSchool {
-  return state?.decided.feeding?.value ?? powerSchools[0]
+export function feedPracticeOf(state?: Chosen): FeedPractice {
+  return state?.decided.feeding?.value ?? feedPractices[0]
 }
 
-export function groundPracticeOf(state?: Chosen): GroundSchool {
-  return state?.decided.grounding?.value ?? groundSchools[0]
+export function groundPracticeOf(state?: Chosen): GroundPractice {
+  return state?.decided.grounding?.value ?? groundPractices[0]
 }
 
 const decision = defineDecision<DossierPair, SupplyState, Station>()
@@ -28,7 +28,7 @@ const decision = defineDecision<DossierPair, SupplyState, Station>()
 export const feedingChosen = decision({
   kind: 'feeding-practice-chosen',
   of: {},
-  value: z.enum(powerSchools),
+  value: z.enum(feedPractices),
   read: ({ decided }) => decided.feeding,
   write({ decided }, _of, answer) {
     decided.feeding = answer
@@ -39,7 +39,7 @@ export const feedingChosen = decision({
 export const groundingChosen = decision({
   kind: 'grounding-practice-chosen',
   of: {},
-  value: z.enum(groundSchools),
+  value: z.enum(groundPractices),
   read: ({ decided }) => decided.grounding,
   write({ decided }, _of, answer) {
     decided.grounding = answer

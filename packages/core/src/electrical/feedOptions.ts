@@ -7,10 +7,10 @@ import { airAtEnd, netOfMatch, supplyOf } from './supplyOf.ts'
 import { atLeast, atMost, type Verdict } from './verdict.ts'
 
 /** How a shop takes switched power. */
-export const powerSchools = ['relay on the lamp circuit', 'lamp circuit directly'] as const
-export type PowerSchool = (typeof powerSchools)[number]
+export const feedPractices = ['relay on the lamp circuit', 'lamp circuit directly'] as const
+export type FeedPractice = (typeof feedPractices)[number]
 
-export const powerReasons: Record<PowerSchool, string> = {
+export const feedReasons: Record<FeedPractice, string> = {
   'relay on the lamp circuit':
     'The lamp wire only pulls the coil; the load comes from the battery through its own fuse.',
   'lamp circuit directly': 'Small loads only: one joint less, but the lamp wire carries it.',
@@ -68,7 +68,7 @@ export function feedOptions(
   machine: Machine,
   kit: Kit,
   matches: readonly Match[],
-  school: PowerSchool = 'relay on the lamp circuit',
+  school: FeedPractice = 'relay on the lamp circuit',
 ): FeedOption[] {
   const supply = supplyOf(kit)
   const { continuousA, inrushA } = supply
@@ -204,7 +204,7 @@ export function feedOptions(
         ? {
             ...option,
             verdict: 'advised' as const,
-            why: option.own ? ownWhy(option) : `${powerReasons[school]} ${option.why}`.trim(),
+            why: option.own ? ownWhy(option) : `${feedReasons[school]} ${option.why}`.trim(),
           }
         : option,
     )
@@ -225,7 +225,7 @@ function weight(option: FeedOption): number {
 function bySchool(
   options: readonly FeedOption[],
   wanted: string | undefined,
-  school: PowerSchool,
+  school: FeedPractice,
 ): FeedOption | undefined {
   const best = (kind: FeedKind) =>
     options.find((option) => option.kind === kind && option.net === wanted) ??

@@ -4,10 +4,10 @@ import { supplyOf } from './supplyOf.ts'
 import { atMost, dropLimitsV, type DropUse, type Verdict } from './verdict.ts'
 
 /** How a shop grounds where the sheet leaves it open. */
-export const groundSchools = ['loom instruction, else battery negative', 'frame cluster', 'engine strap'] as const
-export type GroundSchool = (typeof groundSchools)[number]
+export const groundPractices = ['loom instruction, else battery negative', 'frame cluster', 'engine strap'] as const
+export type GroundPractice = (typeof groundPractices)[number]
 
-export const groundReasons: Record<GroundSchool, string> = {
+export const groundReasons: Record<GroundPractice, string> = {
   'loom instruction, else battery negative':
     'The sheet knows the loom; the battery post has no second joint in the way.',
   'frame cluster': "The machine's own electronics use it, and it is often nearer.",
@@ -28,14 +28,14 @@ export function groundPlaces(
   machine: Machine,
   kit: Kit,
   matches: readonly Match[],
-  school: GroundSchool = 'loom instruction, else battery negative',
+  school: GroundPractice = 'loom instruction, else battery negative',
 ): GroundPlace[] {
   const { nets, zones } = machineIndex(machine)
   const end = supplyOf(kit).ground
   const target = end && matches.find((match) => match.kitEnd === end.id)?.target
   const planned = target && 'stud' in target ? machine.studs.find((stud) => stud.id === target.stud) : undefined
   const grounds = machine.studs.filter((stud) => nets.get(stud.net)?.signal === 'power-ground')
-  const kindOf = (stud: Stud): GroundSchool =>
+  const kindOf = (stud: Stud): GroundPractice =>
     /battery/i.test(stud.name)
       ? 'loom instruction, else battery negative'
       : /engine|strap/i.test(stud.name)

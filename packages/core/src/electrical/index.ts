@@ -21,12 +21,12 @@ export {
   feedOptions,
   idleDays,
   idleDaysWanted,
-  powerReasons,
-  powerSchools,
+  feedReasons,
+  feedPractices,
   usablePct,
   type FeedKind,
   type FeedOption,
-  type PowerSchool,
+  type FeedPractice,
 } from './feedOptions.ts'
 export {
   feedCardOf,
@@ -40,11 +40,11 @@ export {
 export {
   groundPlaces,
   groundReasons,
-  groundSchools,
+  groundPractices,
   groundWords,
   judgeGround,
   type GroundPlace,
-  type GroundSchool,
+  type GroundPractice,
   type GroundVerdict,
 } from './groundCheck.ts'
 export { idleDrain, type IdleDrainAsked } from './idleDrain.ts'

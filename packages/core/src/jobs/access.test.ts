@@ -16,7 +16,7 @@ import { timersOf } from './timers.ts'
 import { trayBars, trayOf } from './tray.ts'
 import { variantQuestions } from './variantQuestions.ts'
 import { stepsOf } from './jobSteps.ts'
-import { entriesOfWork, workOf } from './workItems.ts'
+import { entriesOfWork, stationWork } from './workItems.ts'
 import { batteryPracticeOf, batteryPracticesFor, findTarget } from '../access/index.ts'
 
 const stateOf = (dossiers: JobDossiers, ...bodies: EntryBody[]) =>
@@ -24,8 +24,8 @@ const stateOf = (dossiers: JobDossiers, ...bodies: EntryBody[]) =>
     dossiers,
     bodies.map((body) => entryOf(body)),
   )
-const names = (dossiers: JobDossiers, station: Parameters<typeof workOf>[2], ...bodies: EntryBody[]) =>
-  workOf(dossiers, stateOf(dossiers, ...bodies), station).map((item) => item.id)
+const names = (dossiers: JobDossiers, station: Parameters<typeof stationWork>[2], ...bodies: EntryBody[]) =>
+  stationWork(dossiers, stateOf(dossiers, ...bodies), station).map((item) => item.id)
 const longhaul: JobDossiers = { machine: shippedMachine('hallam-voss-longhaul-69'), kit: shippedKit('thistle-d5') }
 const kittiwake: JobDossiers = { machine: shippedMachine('ostrel-kittiwake-640'), kit: shippedKit('quernby-p4-eight') }
 
@@ -42,7 +42,7 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
   test('work from first to last tick leaves an empty tray and nothing waiting in a ring', () => {
     const entries: NewEntry[] = []
     for (const station of ['make-safe', 'open-up', 'set-up', 'wake', 'close-up'] as const)
-      for (const item of workOf(dossiers, replay(dossiers, entries), station)) {
+      for (const item of stationWork(dossiers, replay(dossiers, entries), station)) {
         const [tick] = entriesOfWork(item, dossiers, replay(dossiers, entries)).slice(-1)
         entries.push(entryOf(tick))
       }
@@ -50,7 +50,7 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
     expect(state.held).toEqual([])
     expect(trayOf(dossiers, state)).toEqual([])
     for (const station of ['make-safe', 'open-up', 'set-up', 'wake', 'close-up'] as const)
-      expect(workOf(dossiers, state, station).filter((item) => !item.done)).toEqual([])
+      expect(stationWork(dossiers, state, station).filter((item) => !item.done)).toEqual([])
     const day = jobDay(dossiers, fresh)
     expect(day.schedule.minutes).toBeGreaterThan(60)
     expect(day.schedule.minutes).toBeLessThan(600)
@@ -107,14 +107,14 @@ describe('where covers stand among the work', () => {
     const found: EntryBody = { kind: 'found', what: 'bypass', text: 'old loom', about: { connector: 'oxygen' } }
     const state = stateOf(gorseJob, found)
     expect(jobTargets(gorseJob, state).map((target) => target.id)).toContain('oxygen')
-    const [item] = workOf(gorseJob, state, 'open-up').filter((work) => work.kind === 'own')
+    const [item] = stationWork(gorseJob, state, 'open-up').filter((work) => work.kind === 'own')
     expect(item.minutes.likely).toBe(9)
     expect(accessOf(gorseJob, state)?.removals.map((removal) => removal.cover.id)).toContain('side-left')
     const done = replay(gorseJob, [
       ...[entryOf(found, { id: 'f' })],
       entryOf({ kind: 'dealt-with', found: 'f', how: 'off' }),
     ])
-    expect(workOf(gorseJob, done, 'open-up').at(-1)?.done).toBeDefined()
+    expect(stationWork(gorseJob, done, 'open-up').at(-1)?.done).toBeDefined()
   })
 
   test('the kit’s baseline stands before the engine is off', () => {

@@ -10,7 +10,7 @@ import { asJournal, entryOf, gorseJob } from './journalCase.ts'
 import type { EntryBody, JournalEntry, NewEntry } from './model.ts'
 import { stations } from '../dossiers/index.ts'
 import { reasonIsGiven } from './stepAsks.ts'
-import { workOf, entriesOfWork } from './workItems.ts'
+import { stationWork, entriesOfWork } from './workItems.ts'
 
 const kittiwake: JobDossiers = { machine: shippedMachine('ostrel-kittiwake-640'), kit: shippedKit('quernby-p4-eight') }
 const ute: JobDossiers = { machine: shippedMachine('hallam-voss-shieling-21'), kit: shippedKit('thistle-d3') }
@@ -60,7 +60,7 @@ describe('a step that asks for something', () => {
     for (const station of ['take-in', 'make-safe', 'set-up', 'wake', 'prove', 'hand-back'] as const)
       expect(closed).not.toContain(station)
     const ticks = stations.flatMap((station) =>
-      workOf(gorseJob, replay(gorseJob, []), station)
+      stationWork(gorseJob, replay(gorseJob, []), station)
         .flatMap((item) => entriesOfWork(item, gorseJob, replay(gorseJob, [])).slice(-1))
         .map((body) => entryOf(body)),
     )

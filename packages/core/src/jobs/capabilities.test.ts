@@ -6,7 +6,7 @@ import { jobJournal, journalOf } from './jobJournal.ts'
 import { asJournal, gorseJob } from './journalCase.ts'
 import { ruleCatalogue, rulesByRoom } from './ruleCatalogue.ts'
 import { toy } from './toy/indexCase.ts'
-import { entriesOfWork, workOf } from './workItems.ts'
+import { entriesOfWork, stationWork } from './workItems.ts'
 
 const withToy = [...capabilities, toy]
 const journal = journalOf(withToy)
@@ -45,11 +45,13 @@ describe('a capability added by one folder and one line', () => {
 
   test('its work stands on its station and writes down what it makes', () => {
     const state = journal.replay(gorseJob, [wanted])
-    const item = workOf(gorseJob, state, 'close-up', withToy).at(-1)
+    const item = stationWork(gorseJob, state, 'close-up', withToy).at(-1)
     expect(item).toMatchObject({ id: 'grease', kind: 'own', words: 'Grease the terminals', done: undefined })
     expect(item && entriesOfWork(item, gorseJob, state)).toEqual([{ kind: 'greased' }])
-    expect(workOf(gorseJob, state, 'open-up', withToy).some(({ id }) => id === 'grease')).toBe(false)
-    expect(workOf(gorseJob, journal.replay(gorseJob, [wanted, done]), 'close-up', withToy).at(-1)?.done).toBeDefined()
+    expect(stationWork(gorseJob, state, 'open-up', withToy).some(({ id }) => id === 'grease')).toBe(false)
+    expect(
+      stationWork(gorseJob, journal.replay(gorseJob, [wanted, done]), 'close-up', withToy).at(-1)?.done,
+    ).toBeDefined()
   })
 
   test('without the line nothing of it is known', () => {

@@ -16,7 +16,7 @@ import { peopleOf, targetKey } from '../access/index.ts'
 import { mountPlaceOf } from './mountPlace.ts'
 import { accessOf } from './jobAccess.ts'
 import { loomPassages, plannedLoom } from './jobRoute.ts'
-import { workOf, type WorkItem } from './workItems.ts'
+import { stationWork, type WorkItem } from './workItems.ts'
 
 /** One bar of the day. */
 export interface DayTask extends Task {
@@ -122,7 +122,7 @@ function stationTasks(dossiers: JobDossiers, state: JobState, station: Station, 
       ),
     ]
   if (station === 'hook-up') return hookUpTasks(dossiers, state, gate)
-  const items = workOf(dossiers, state, station)
+  const items = stationWork(dossiers, state, station)
   switch (station) {
     case 'open-up': {
       const covers = coverTasks(dossiers, state, station, items, gate)

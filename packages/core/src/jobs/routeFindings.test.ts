@@ -13,7 +13,7 @@ import { electricsOf, loomPassages, plannedLoom, plannedPassages } from './jobRo
 import { consumables } from './materials.ts'
 import type { EntryBody, NewEntry } from './model.ts'
 import { lockCard, routeFindings } from './routeFindings.ts'
-import { entriesOfWork, workOf } from './workItems.ts'
+import { entriesOfWork, stationWork } from './workItems.ts'
 
 const stateOf = (dossiers: JobDossiers, ...bodies: EntryBody[]) =>
   replay(
@@ -50,13 +50,13 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
   test('from the best place everything reaches, and nothing is wrong', () => {
     const fresh = replay(dossiers, [])
     expect(found(dossiers, fresh)).toEqual([])
-    expect(plannedLoom(dossiers, fresh)?.branches.every((branch) => branch.fate === 'reaches')).toBe(true)
+    expect(plannedLoom(dossiers, fresh)?.branches.every((branch) => branch.reach === 'reaches')).toBe(true)
   })
 
   test('laid, mounted and tied by the ticks of its steps, nothing is wrong either', () => {
     const entries: NewEntry[] = []
     for (const station of ['lay-loom', 'tie-down'] as const)
-      for (const item of workOf(dossiers, replay(dossiers, entries), station))
+      for (const item of stationWork(dossiers, replay(dossiers, entries), station))
         entries.push(...entriesOfWork(item, dossiers, replay(dossiers, entries)).map((body) => entryOf(body)))
     const state = replay(dossiers, entries)
     expect(state.held).toEqual([])

@@ -77,14 +77,14 @@ function branchFindings(
   })
   const spareM = built ? judged.spareM : branch.spareM
   const tail = built ? 'as it lies' : `from ${inSentence(loom.place.name)}`
-  if (branch.fate === 'unreachable')
+  if (branch.reach === 'unreachable')
     say(
       'place-unfit',
       at,
       `No passage leads to ${inSentence(end.target?.name ?? end.name)} with room for ${inSentence(end.name)}.`,
       'Choose another place, or write down the passage a loom would take.',
     )
-  if (branch.fate !== 'unreachable' && spareM < -0.0005) {
+  if (branch.reach !== 'unreachable' && spareM < -0.0005) {
     if (end.never !== null)
       say(
         'lead-never',

@@ -4,7 +4,7 @@ import { stations, type Station } from '../dossiers/index.ts'
 import { endsDone } from './endProgress.ts'
 import { gatedStations, jobFindings, type JobFinding } from './jobFindings.ts'
 import { trayBars } from './tray.ts'
-import { workOf } from './workItems.ts'
+import { stationWork } from './workItems.ts'
 
 export interface StationProgress {
   station: Station
@@ -86,6 +86,6 @@ function count(
   if (station === 'check-kit')
     return { made: kit.parts.filter((part) => part.id in state.parts).length, wanted: kit.parts.length }
   if (station === 'hook-up') return { made: endsDone(dossiers, state, findings), wanted: kit.ends.length }
-  const items = workOf(dossiers, state, station)
+  const items = stationWork(dossiers, state, station)
   return { made: items.filter((item) => item.done).length, wanted: items.length }
 }

@@ -8,10 +8,10 @@ import { accessOf, opensFuel } from './jobAccess.ts'
 import { jobSteps } from './jobSteps.ts'
 import { entryOf } from './journalCase.ts'
 import type { EntryBody } from './model.ts'
-import { entriesOfWork, workOf } from './workItems.ts'
+import { entriesOfWork, stationWork } from './workItems.ts'
 
 const ids = (dossiers: JobDossiers, station: Step['station']) =>
-  workOf(dossiers, replay(dossiers, []), station).map((item) => item.id)
+  stationWork(dossiers, replay(dossiers, []), station).map((item) => item.id)
 
 describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) => {
   test.each(['negative off', 'battery out'] as const)('every step finds what it needs, %s', (battery) => {
@@ -25,7 +25,7 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
     const state = replay(dossiers, [])
     const plan = accessOf(dossiers, state)
     for (const station of stations)
-      for (const item of workOf(dossiers, state, station)) {
+      for (const item of stationWork(dossiers, state, station)) {
         if (item.kind === 'cover-off') off.add(item.removal.cover.id)
         if (item.kind === 'cover-on') off.delete(item.closing.cover.id)
         if (item.kind !== 'step') continue
@@ -223,7 +223,7 @@ test('ticked in the order shown, nothing of it is held', () => {
   for (const { machine, kit } of fittings) {
     const dossiers = { machine, kit }
     const entries = stations.flatMap((station) =>
-      workOf(dossiers, replay(dossiers, []), station)
+      stationWork(dossiers, replay(dossiers, []), station)
         .flatMap((item) => entriesOfWork(item, dossiers, replay(dossiers, [])).slice(-1))
         .map((body) => entryOf(body)),
     )

@@ -4,7 +4,7 @@ import { replay } from './jobJournal.ts'
 import type { EntryBody, NewEntry } from './model.ts'
 import { planTicks } from './planTicks.ts'
 import type { JobDossiers } from './state.ts'
-import { entriesOfWork, workOf } from './workItems.ts'
+import { entriesOfWork, stationWork } from './workItems.ts'
 
 const begins = Date.UTC(2026, 5, 1, 7)
 /** Between two entries: long enough for every wait to be over. */
@@ -30,7 +30,7 @@ export function wholeJob(dossiers: JobDossiers, last: Station = 'hand-back'): Ne
       write(...dossiers.kit.parts.map((part): EntryBody => ({ kind: 'part-checked', part: part.id, state: 'present' })))
     else if (station === 'hook-up') hookUp(dossiers, entries, write)
     else
-      for (const item of workOf(dossiers, replay(dossiers, entries), station)) {
+      for (const item of stationWork(dossiers, replay(dossiers, entries), station)) {
         const { reading, asks = undefined, id = '' } = item.kind === 'step' ? item.step : {}
         if (reading) {
           const { low = reading.high ?? 0, high = low, quantity, unit } = reading

@@ -28,7 +28,7 @@ const plainStep: Minutes = { best: 1, likely: 2, worst: 5 }
  * at set-up, before the key is turned, the rest at close-up.
  * Covers that are off without being in the plan are on the list of what goes back.
  */
-export function workOf(
+export function stationWork(
   dossiers: JobDossiers,
   state: JobState,
   station: Station,

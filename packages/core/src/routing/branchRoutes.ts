@@ -4,7 +4,7 @@ import type { RouteGraph } from './routeGraph.ts'
 /** One compromise of a way from a node to a target: loom taken, hazard, bulkhead work; whole units of `RouteEdge`. */
 export interface WayLabel {
   need: number
-  dose: number
+  hazardScore: number
   work: number
   /** First edge towards the target and the label at its other end; null at the target. */
   edge: number
@@ -19,11 +19,11 @@ export interface BranchRoutes {
 }
 
 function beats(a: WayLabel, b: WayLabel): boolean {
-  return a.need <= b.need && a.dose <= b.dose && a.work <= b.work
+  return a.need <= b.need && a.hazardScore <= b.hazardScore && a.work <= b.work
 }
 
 /**
- * All best compromises from every node to one target: label setting over need, dose and work (Martins 1984).
+ * All best compromises from every node to one target: label setting over need, hazardScore and work (Martins 1984).
  * @param areaMm2 passages with less room are closed to this branch
  * @param reach ways that take more loom than this are kept only where there is no other
  * @param shut edges this branch does not pass
@@ -37,7 +37,7 @@ export function branchRoutes(
 ): BranchRoutes {
   const ways: WayLabel[][] = graph.nodes.map(() => [])
   const open = labelQueue()
-  open.push(target, { need: 0, dose: 0, work: 0, edge: -1, next: null })
+  open.push(target, { need: 0, hazardScore: 0, work: 0, edge: -1, next: null })
   for (let item = open.pop(); item; item = open.pop()) {
     const { node, label } = item
     const kept = ways[node]
@@ -50,7 +50,7 @@ export function branchRoutes(
       const far = edge.a === node ? edge.b : edge.a
       const next = {
         need: label.need + edge.need,
-        dose: label.dose + edge.dose,
+        hazardScore: label.hazardScore + edge.hazardScore,
         work: label.work + edge.work,
         edge: e,
         next: label,
@@ -69,21 +69,21 @@ function leastDoses(
   areaMm2: number,
   shut: ReadonlyMap<number, unknown>,
 ): Float64Array {
-  const dose = new Float64Array(graph.nodes.length).fill(Infinity)
+  const hazardScore = new Float64Array(graph.nodes.length).fill(Infinity)
   const open = labelQueue()
-  open.push(target, { need: 0, dose: 0, work: 0, edge: -1, next: null })
+  open.push(target, { need: 0, hazardScore: 0, work: 0, edge: -1, next: null })
   for (let item = open.pop(); item; item = open.pop()) {
-    if (item.label.need >= dose[item.node]) continue
-    dose[item.node] = item.label.need
+    if (item.label.need >= hazardScore[item.node]) continue
+    hazardScore[item.node] = item.label.need
     for (const e of graph.at[item.node]) {
       const edge = graph.edges[e]
       if (edge.barred !== null || edge.free < areaMm2 || shut.has(e)) continue
       const far = edge.a === item.node ? edge.b : edge.a
-      const sum = item.label.need + edge.dose
-      if (sum < dose[far]) open.push(far, { need: sum, dose: 0, work: 0, edge: e, next: null })
+      const sum = item.label.need + edge.hazardScore
+      if (sum < hazardScore[far]) open.push(far, { need: sum, hazardScore: 0, work: 0, edge: e, next: null })
     }
   }
-  return dose
+  return hazardScore
 }
 
 interface Open {
@@ -93,13 +93,16 @@ interface Open {
   order: number
 }
 
-/** Least need first, then dose, then work. */
+/** Least need first, then hazardScore, then work. */
 function labelQueue() {
   let count = 0
   const queue = new TinyQueue<Open>(
     [],
     (a, b) =>
-      a.label.need - b.label.need || a.label.dose - b.label.dose || a.label.work - b.label.work || a.order - b.order,
+      a.label.need - b.label.need ||
+      a.label.hazardScore - b.label.hazardScore ||
+      a.label.work - b.label.work ||
+      a.order - b.order,
   )
   return {
     push: (node: number, label: WayLabel) => queue.push({ node, label, order: count++ }),

@@ -3,7 +3,7 @@ import { endName, type DossierPair, type Station } from '../dossiers/index.ts'
 import { defineDecision, defineEntry, doneBy, idField, known, sameValue } from '../journal/index.ts'
 import type { Problem } from '../shared/index.ts'
 import { placesFor } from './loomEnds.ts'
-import { mountSchools } from './rankPlaces.ts'
+import { mountPractices } from './rankPlaces.ts'
 import { farUses, tiePractices, type RouteState } from './state.ts'
 
 const entry = defineEntry<DossierPair, RouteState, Station>()
@@ -66,7 +66,7 @@ export const tied = entry({
 export const mountingChosen = decision({
   kind: 'mounting-practice-chosen',
   of: {},
-  value: z.enum(mountSchools),
+  value: z.enum(mountPractices),
   read: ({ decided }) => decided.mounting,
   write({ decided }, _of, answer) {
     decided.mounting = answer

@@ -48,7 +48,7 @@ export { neededM, nodeOfTarget } from './layLoom.ts'
 export { judgeRoute, type JudgedRoute, type RouteAsked } from './judgeRoute.ts'
 export { loomEnds, placesFor, type FarPlaces } from './loomEnds.ts'
 export type {
-  BranchFate,
+  BranchReach,
   LaidLoom,
   LoomEnd,
   MetHazard,
@@ -63,11 +63,11 @@ export { placeAgainst } from './placeAgainst.ts'
 export { planRoutes, type RouteOptions, type RoutePlan } from './planRoutes.ts'
 export {
   mountReasons,
-  mountSchools,
+  mountPractices,
   placeFacts,
   dangerWords,
   rankPlaces,
-  type MountSchool,
+  type MountPractice,
   type PlaceFacts,
   type RankedPlace,
 } from './rankPlaces.ts'

@@ -2,7 +2,7 @@ import { machineIndex, type Kit, type Machine, type MountPlace, type Passage } f
 import { branchRoutes, type BranchRoutes, type WayLabel } from './branchRoutes.ts'
 import { bundleAreaMm2 } from './bundles.ts'
 import { bundleDose, hazardDose, passageTemperatureC, sleeveFor, type SleeveKind } from './hazards.ts'
-import type { BranchFate, LaidLoom, LoomEnd, MetHazard, RoutedBranch, RoutedTrunk, Stretch } from './model.ts'
+import type { BranchReach, LaidLoom, LoomEnd, MetHazard, RoutedBranch, RoutedTrunk, Stretch } from './model.ts'
 import { placeAgainst } from './placeAgainst.ts'
 import { layShare, routeGraph, steeringSlackM, withinZoneM, type RouteEdge, type RouteGraph } from './routeGraph.ts'
 import { breakOutOf, bundlesOf, exitM, tiesOf, trunkPart, type LoomBundle } from './runBundles.ts'
@@ -227,19 +227,19 @@ export function layLoom(loom: LoomToLay, place: MountPlace, limit = 6000): LaidL
 function bundleDangers(
   graph: RouteGraph,
   parts: readonly { stretches: Stretch[] }[],
-): Pick<LaidLoom, 'dose' | 'dangers'> {
+): Pick<LaidLoom, 'hazardScore' | 'dangers'> {
   const lying = new Map<string, [number, number][]>()
   for (const { passage, from, to } of parts.flatMap((part) => part.stretches))
     if (Math.abs(to - from) > 1e-6)
       lying.set(passage, [...(lying.get(passage) ?? []), [Math.min(from, to), Math.max(from, to)]])
-  let dose = 0
+  let hazardScore = 0
   const dangers: LaidLoom['dangers'] = {}
   for (const [id, intervals] of lying) {
     const edge = edgeOf(graph, id)
-    dose += bundleDose(edge.passage, edge.length.lengthM, edge.airC, covered(intervals))
+    hazardScore += bundleDose(edge.passage, edge.length.lengthM, edge.airC, covered(intervals))
     for (const { kind } of edge.passage.hazards) dangers[kind] = (dangers[kind] ?? 0) + 1
   }
-  return { dose: round(dose), dangers }
+  return { hazardScore: round(hazardScore), dangers }
 }
 
 /** Length of the union of intervals. */
@@ -254,11 +254,11 @@ function covered(intervals: readonly [number, number][]): number {
 }
 
 function againstBranch(branch: RoutedBranch): string[] {
-  if (branch.fate === 'never')
+  if (branch.reach === 'never')
     return [
       `${branch.end.name} is ${Math.round(-branch.spareM * 1000)} mm short, and ${branch.end.never ?? 'it cannot be lengthened'}.`,
     ]
-  if (branch.fate === 'unreachable')
+  if (branch.reach === 'unreachable')
     return [`No passage leads to ${branch.end.target?.name ?? branch.end.name} with room for ${branch.end.name}.`]
   return []
 }
@@ -291,7 +291,7 @@ function trunkOf(graph: RouteGraph, kit: Kit, path: TrunkPath): RoutedTrunk {
 /** Length, hazards and sleeve of what lies along stretches. */
 export function alongOf(graph: RouteGraph, stretches: readonly Stretch[]) {
   let lengthM = 0
-  let dose = 0
+  let hazardScore = 0
   let work = 0
   let warmest = 0
   const hazards: MetHazard[] = []
@@ -300,14 +300,14 @@ export function alongOf(graph: RouteGraph, stretches: readonly Stretch[]) {
     const share = Math.abs(stretch.to - stretch.from)
     if (share < 1e-6) continue
     lengthM += edge.length.lengthM * share
-    dose += hazardDose(edge.passage, edge.length.lengthM, edge.airC) * share
+    hazardScore += hazardDose(edge.passage, edge.length.lengthM, edge.airC) * share
     if (Math.min(stretch.from, stretch.to) <= 0.5 && Math.max(stretch.from, stretch.to) > 0.5) work += edge.work / 100
     warmest = Math.max(warmest, passageTemperatureC(edge.passage, edge.airC))
     for (const hazard of edge.passage.hazards)
       hazards.push({ passage: edge.passage.id, name: edge.passage.name, hazard, airC: edge.airC })
   }
   const sleeve: SleeveKind = sleeveFor(warmest) ?? 'reflecting'
-  return { lengthM: round(lengthM), dose: round(dose), workMin: round(work), hazards, sleeve }
+  return { lengthM: round(lengthM), hazardScore: round(hazardScore), workMin: round(work), hazards, sleeve }
 }
 
 function edgeOf(graph: RouteGraph, id: string): RouteEdge {
@@ -355,14 +355,14 @@ function branchOf(
   if (!way.label)
     return {
       end,
-      fate: 'unreachable',
+      reach: 'unreachable',
       stretches: [],
       lengthM: 0,
       lastM: 0,
       needM: 0,
       spareM: 0,
       extensionM: 0,
-      dose: 0,
+      hazardScore: 0,
       workMin: 0,
       hazards: [],
       sleeve: 'plain',
@@ -372,19 +372,19 @@ function branchOf(
   const along = alongOf(graph, stretches)
   const needM = round((way.need + search.extra) / 1e4)
   const spareM = round(end.branchM - needM)
-  const fate: BranchFate = spareM >= 0 ? 'reaches' : end.never !== null ? 'never' : 'extend'
+  const reach: BranchReach = spareM >= 0 ? 'reaches' : end.never !== null ? 'never' : 'extend'
   const crossing = stretches.find((stretch) => passageOf(graph, stretch.passage).steering !== undefined)
   const swingM = steeringSlackM(machine)
   return {
     end,
-    fate,
+    reach,
     stretches,
     ...along,
     lengthM: round(along.lengthM + to.lastM),
     lastM: to.lastM,
     needM,
     spareM,
-    extensionM: fate === 'extend' ? round((Math.ceil((-spareM - 1e-9) / extensionStepM) + 1) * extensionStepM) : 0,
+    extensionM: reach === 'extend' ? round((Math.ceil((-spareM - 1e-9) / extensionStepM) + 1) * extensionStepM) : 0,
     ...(crossing && machine.steering
       ? {
           steering: {

@@ -47,11 +47,11 @@ export interface SteeringSlack {
   looseM: number
 }
 
-export type BranchFate = 'reaches' | 'extend' | 'never' | 'unreachable'
+export type BranchReach = 'reaches' | 'extend' | 'never' | 'unreachable'
 
 export interface RoutedBranch {
   end: LoomEnd
-  fate: BranchFate
+  reach: BranchReach
   stretches: Stretch[]
   /** Along the way, m. */
   lengthM: number
@@ -64,7 +64,7 @@ export interface RoutedBranch {
   /** Length of extension, in steps of 50 mm with 50 mm for its joint; 0 where it reaches. */
   extensionM: number
   /** Points of hazard. */
-  dose: number
+  hazardScore: number
   /** Bulkhead work, min. */
   workMin: number
   hazards: MetHazard[]
@@ -79,7 +79,7 @@ export interface RoutedTrunk {
   lengthM: number
   /** Bundled at its end, m. */
   leftM: number
-  dose: number
+  hazardScore: number
   workMin: number
   hazards: MetHazard[]
   sleeve: SleeveKind
@@ -110,7 +110,7 @@ export interface LaidLoom {
   extensionM: number
   extensions: number
   /** Points of hazard of the whole bundle, each passage once; for ranking, not for showing. */
-  dose: number
+  hazardScore: number
   /** How many passages of the loom have each kind of danger. */
   dangers: Partial<Record<HazardKind, number>>
   /** Each bulkhead counted once, min. */

@@ -32,19 +32,19 @@ export function plainRoomyCost(
   trunkLength: number,
   branches: readonly WiredBranch[],
 ): LoomCost | null {
-  const upTo = (e: number, at: number) => Math.round((graph.edges[e].dose * at) / graph.edges[e].need)
+  const upTo = (e: number, at: number) => Math.round((graph.edges[e].hazardScore * at) / graph.edges[e].need)
   const farOf = (e: number, node: number) => (graph.edges[e].a === node ? graph.edges[e].b : graph.edges[e].a)
   const open = (e: number, node: number) =>
     graph.edges[e].barred === null && (graph.edges[e].a === node || graph.edges[e].b === node)
-  const ways = new Map<string, { edges: number[]; need: number; dose: number; work: number }[]>()
+  const ways = new Map<string, { edges: number[]; need: number; hazardScore: number; work: number }[]>()
   const waysFrom = (node: number, target: number) => {
     const known = ways.get(`${node} ${target}`)
     if (known) return known
-    const found: { edges: number[]; need: number; dose: number; work: number }[] = []
+    const found: { edges: number[]; need: number; hazardScore: number; work: number }[] = []
     const walk = (at: number, edges: number[], seen: number[]) => {
       if (at === target) {
-        const sum = (of: 'need' | 'dose' | 'work') => edges.reduce((total, e) => total + graph.edges[e][of], 0)
-        found.push({ edges, need: sum('need'), dose: sum('dose'), work: sum('work') })
+        const sum = (of: 'need' | 'hazardScore' | 'work') => edges.reduce((total, e) => total + graph.edges[e][of], 0)
+        found.push({ edges, need: sum('need'), hazardScore: sum('hazardScore'), work: sum('work') })
         return
       }
       graph.edges.forEach((_, e) => {
@@ -58,11 +58,11 @@ export function plainRoomyCost(
   const offersAt = (branch: WiredBranch, steps: Step[], length: number): Offer[] => {
     const whole = { ...branch, area: 0, routes: { ways: [], leastDose: new Float64Array() } }
     const lie = (edge: number, from: number, to: number): Lie => ({ edge, from, to, wires: branch.wires })
-    const offer = (node: number, more?: { lie: Lie; need: number; dose: number; work: number }): Offer[] =>
+    const offer = (node: number, more?: { lie: Lie; need: number; hazardScore: number; work: number }): Offer[] =>
       waysFrom(node, branch.target).map((way) => ({
         cost: costOfWay(whole, {
           need: way.need + (more?.need ?? 0),
-          dose: way.dose + (more?.dose ?? 0),
+          hazardScore: way.hazardScore + (more?.hazardScore ?? 0),
           work: way.work + (more?.work ?? 0),
           label: null,
           onEdge: null,
@@ -79,10 +79,10 @@ export function plainRoomyCost(
       if (along < edge.need && along <= step.used) {
         const fromA = edge.a === step.from ? along : edge.need - along
         const past = fromA * 2 > edge.need
-        const back = { need: fromA, dose: upTo(step.edge, fromA), work: past ? edge.work : 0 }
+        const back = { need: fromA, hazardScore: upTo(step.edge, fromA), work: past ? edge.work : 0 }
         const on = {
           need: edge.need - fromA,
-          dose: edge.dose - upTo(step.edge, fromA),
+          hazardScore: edge.hazardScore - upTo(step.edge, fromA),
           work: past ? 0 : edge.work,
         }
         return [
@@ -121,8 +121,10 @@ export function plainRoomyCost(
     for (const step of steps) {
       const edge = graph.edges[step.edge]
       const forward = edge.a === step.from
-      const dose = forward ? upTo(step.edge, step.used) : edge.dose - upTo(step.edge, edge.need - step.used)
-      cost = plus(cost, [0, 0, 0, 0, dose, step.used * 2 > edge.need ? edge.work : 0, step.used])
+      const hazardScore = forward
+        ? upTo(step.edge, step.used)
+        : edge.hazardScore - upTo(step.edge, edge.need - step.used)
+      cost = plus(cost, [0, 0, 0, 0, hazardScore, step.used * 2 > edge.need ? edge.work : 0, step.used])
       for (const branch of branches) {
         const out = Math.min(step.used, branch.breakOut - length)
         if (out <= 0) continue

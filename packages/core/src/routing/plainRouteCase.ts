@@ -13,7 +13,7 @@ type PlainBranch = Omit<SearchBranch, 'routes'> & { target: number }
 
 interface Sum {
   need: number
-  dose: number
+  hazardScore: number
   work: number
 }
 
@@ -31,11 +31,15 @@ function allWays(graph: RouteGraph, from: number, to: number, area: number): Sum
       if (edge.a !== node && edge.b !== node) continue
       const far = edge.a === node ? edge.b : edge.a
       if (visited.has(far) || edge.barred !== null || edge.free < area) continue
-      walk(far, { need: sum.need + edge.need, dose: sum.dose + edge.dose, work: sum.work + edge.work })
+      walk(far, {
+        need: sum.need + edge.need,
+        hazardScore: sum.hazardScore + edge.hazardScore,
+        work: sum.work + edge.work,
+      })
     }
     visited.delete(node)
   }
-  walk(from, { need: 0, dose: 0, work: 0 })
+  walk(from, { need: 0, hazardScore: 0, work: 0 })
   return found
 }
 
@@ -65,8 +69,8 @@ export function plainLeastCost(
     const reaching = costs.filter(({ sum }) => sum.need <= room)
     const [best] = (reaching.length > 0 ? reaching : costs).sort(({ sum: a }, { sum: b }) =>
       reaching.length > 0
-        ? a.dose - b.dose || a.work - b.work || a.need - b.need
-        : a.need - b.need || a.dose - b.dose || a.work - b.work,
+        ? a.hazardScore - b.hazardScore || a.work - b.work || a.need - b.need
+        : a.need - b.need || a.hazardScore - b.hazardScore || a.work - b.work,
     )
     return best.cost
   }
@@ -79,12 +83,12 @@ export function plainLeastCost(
     const add = (more: LoomCost) => {
       cost = cost.map((value, i) => value + more[i]) as unknown as LoomCost
     }
-    const upTo = (edge: RouteGraph['edges'][number], at: number) => Math.round((edge.dose * at) / edge.need)
+    const upTo = (edge: RouteGraph['edges'][number], at: number) => Math.round((edge.hazardScore * at) / edge.need)
     for (const step of steps) {
       const edge = graph.edges[step.edge]
       const forward = edge.a === step.from
-      const dose = forward ? upTo(edge, step.used) : edge.dose - upTo(edge, edge.need - step.used)
-      add([0, 0, 0, 0, dose, step.used * 2 > edge.need ? edge.work : 0, step.used])
+      const hazardScore = forward ? upTo(edge, step.used) : edge.hazardScore - upTo(edge, edge.need - step.used)
+      add([0, 0, 0, 0, hazardScore, step.used * 2 > edge.need ? edge.work : 0, step.used])
       length += step.used
       end = forward ? edge.b : edge.a
     }
@@ -105,12 +109,12 @@ export function plainLeastCost(
               : [
                   ...waysFrom(edge.a, branch).map((way) => ({
                     need: way.need + fromA,
-                    dose: way.dose + upTo(edge, fromA),
+                    hazardScore: way.hazardScore + upTo(edge, fromA),
                     work: way.work + (past ? edge.work : 0),
                   })),
                   ...waysFrom(edge.b, branch).map((way) => ({
                     need: way.need + edge.need - fromA,
-                    dose: way.dose + edge.dose - upTo(edge, fromA),
+                    hazardScore: way.hazardScore + edge.hazardScore - upTo(edge, fromA),
                     work: way.work + (past ? 0 : edge.work),
                   })),
                 ]

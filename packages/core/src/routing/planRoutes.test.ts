@@ -7,7 +7,7 @@ import { neededM } from './layLoom.ts'
 import { partOfPath, passageLength, pathLengthM } from './passagePath.ts'
 import { planRoutes } from './planRoutes.ts'
 import { randomRoute } from './randomRouteCase.ts'
-import { dominates, mountSchools } from './rankPlaces.ts'
+import { dominates, mountPractices } from './rankPlaces.ts'
 import { routeGaps, routeGraph, steeringSlackM } from './routeGraph.ts'
 
 const planOf = (machine: Machine, kit: Parameters<typeof planRoutes>[1], more = {}) => {
@@ -33,12 +33,12 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', ({ machine, 
   test('what a branch needs is its way, 3 % lay, slack and loop; shares of a passage add up', () => {
     for (const { branches, trunk } of plan.places)
       for (const branch of branches) {
-        if (branch.fate === 'unreachable') continue
+        if (branch.reach === 'unreachable') continue
         expect(neededM(machine, branch.stretches, branch.end, branch.lastM)).toBeCloseTo(branch.needM, 2)
         expect(branch.needM).toBeGreaterThanOrEqual(branch.lengthM - 1e-6)
         expect(branch.spareM).toBeCloseTo(branch.end.branchM - branch.needM, 4)
         if (branch.end.never !== null) expect(branch.extensionM).toBe(0)
-        if (branch.fate === 'extend') expect(branch.extensionM).toBeGreaterThanOrEqual(-branch.spareM + 0.05 - 1e-9)
+        if (branch.reach === 'extend') expect(branch.extensionM).toBeGreaterThanOrEqual(-branch.spareM + 0.05 - 1e-9)
         expect(trunk.lengthM).toBeLessThanOrEqual(kit.trunkM)
       }
   })
@@ -55,7 +55,7 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', ({ machine, 
         })
   })
 
-  test.each(mountSchools)('%s: possible places first, no compromise beaten by another', (school) => {
+  test.each(mountPractices)('%s: possible places first, no compromise beaten by another', (school) => {
     const { places } = planOf(machine, kit, { school })
     const possible = places.filter((place) => place.feasible)
     expect(places.slice(0, possible.length)).toEqual(possible)
@@ -65,7 +65,7 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', ({ machine, 
 })
 
 test('a school may change which place is first', () => {
-  const first = (school: (typeof mountSchools)[number]) =>
+  const first = (school: (typeof mountPractices)[number]) =>
     shippedMachines.flatMap((machine) =>
       fittings.flatMap((fitting) =>
         fitting.machine.id === machine.id && !fitting.name.includes(',')
@@ -165,7 +165,7 @@ describe('wideband leads on 60 random machines', () => {
         expect(laid?.extensionM).toBe(0)
         if (laid && laid.spareM < 0) {
           short++
-          expect(laid.fate).toBe('never')
+          expect(laid.reach).toBe('never')
           expect(against.join()).toContain('never lengthened')
         }
       }

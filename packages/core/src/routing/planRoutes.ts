@@ -3,7 +3,7 @@ import { failure, success, type Outcome, type Problem } from '../shared/index.ts
 import { proposeMatches, type Match } from '../wiring/index.ts'
 import { layLoom, nodeOfTarget, prepareLoom } from './layLoom.ts'
 import { loomEnds, placesFor, type FarPlaces } from './loomEnds.ts'
-import { rankPlaces, type MountSchool, type RankedPlace } from './rankPlaces.ts'
+import { rankPlaces, type MountPractice, type RankedPlace } from './rankPlaces.ts'
 import { routeGaps, routeGraph } from './routeGraph.ts'
 
 export interface RouteOptions {
@@ -11,7 +11,7 @@ export interface RouteOptions {
   /** Only this place. */
   placeId?: string
   far?: FarPlaces
-  school?: MountSchool
+  school?: MountPractice
   /** Nodes of the search per place. */
   limit?: number
 }

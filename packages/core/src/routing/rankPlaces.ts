@@ -3,10 +3,10 @@ import { hazardKinds, type HazardKind, type Machine, type MountPlace } from '../
 import type { LaidLoom } from './model.ts'
 
 /** Where a shop likes its modules. */
-export const mountSchools = ['reachable without tools', 'hidden from view', 'dash for tuning, stowed after'] as const
-export type MountSchool = (typeof mountSchools)[number]
+export const mountPractices = ['reachable without tools', 'hidden from view', 'dash for tuning, stowed after'] as const
+export type MountPractice = (typeof mountPractices)[number]
 
-export const mountReasons: Record<MountSchool, string> = {
+export const mountReasons: Record<MountPractice, string> = {
   'reachable without tools': 'The next one can look at the lamp and unplug it in a minute.',
   'hidden from view': 'What is not seen is not taken, and nothing pulls at it.',
   'dash for tuning, stowed after': 'Levels and lamp in view while the table is still being made.',
@@ -90,8 +90,8 @@ const criteria = {
   },
   hidden: { of: (place) => (place.facts.hidden ? 0 : 1), says: () => 'out of sight, there it is seen' },
   dash: { of: (place) => (place.facts.dash ? 0 : 1), says: () => 'in view and reach while driving' },
-  dose: {
-    of: (place) => Math.round(place.dose * 10),
+  hazardScore: {
+    of: (place) => Math.round(place.hazardScore * 10),
     says: (a, b) => {
       const more = dangerWords(b.dangers, a.dangers)
       return `fewer dangers on the way${more === '' ? ', and shorter beside them' : `, there ${more} more`}`
@@ -114,19 +114,19 @@ const criteria = {
 type CriterionName = keyof typeof criteria
 
 /** What is looked at first, by school. */
-const orders: Record<MountSchool, CriterionName[]> = {
-  'reachable without tools': ['extension', 'tools', 'dose', 'service', 'work', 'lamp', 'hidden', 'length'],
-  'hidden from view': ['hidden', 'extension', 'dose', 'work', 'tools', 'service', 'lamp', 'length'],
-  'dash for tuning, stowed after': ['dash', 'extension', 'lamp', 'dose', 'work', 'service', 'tools', 'length'],
+const orders: Record<MountPractice, CriterionName[]> = {
+  'reachable without tools': ['extension', 'tools', 'hazardScore', 'service', 'work', 'lamp', 'hidden', 'length'],
+  'hidden from view': ['hidden', 'extension', 'hazardScore', 'work', 'tools', 'service', 'lamp', 'length'],
+  'dash for tuning, stowed after': ['dash', 'extension', 'lamp', 'hazardScore', 'work', 'service', 'tools', 'length'],
 }
 /** Over these nothing may be lost for a place to be a compromise of its own. */
-const paretoOver: CriterionName[] = ['extension', 'tools', 'hidden', 'dose', 'work', 'service', 'lamp']
+const paretoOver: CriterionName[] = ['extension', 'tools', 'hidden', 'hazardScore', 'work', 'service', 'lamp']
 
 /**
  * Places in order of the shop's school, those that cannot be done last. Marked are the few of which none is beaten in everything
  * that counts, and each says why it is not the first and what it is better at.
  */
-export function rankPlaces(machine: Machine, laid: readonly LaidLoom[], school: MountSchool): RankedPlace[] {
+export function rankPlaces(machine: Machine, laid: readonly LaidLoom[], school: MountPractice): RankedPlace[] {
   const all = laid.map((loom) => ({ ...loom, facts: placeFacts(machine, loom.place) }))
   const done = (loom: Laid) => loom.against.length === 0
   const order = orders[school]

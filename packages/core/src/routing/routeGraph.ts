@@ -23,7 +23,7 @@ export interface RouteEdge {
   /** Loom it takes, with lay and slack, tenths of a mm. */
   need: number
   /** Thousandths of a point. */
-  dose: number
+  hazardScore: number
   /** Hundredths of a minute. */
   work: number
   /** mm²; infinite where nothing is said. */
@@ -78,7 +78,7 @@ export function routeGraph(machine: Machine): RouteGraph {
         b,
         length,
         need: Math.max(1, Math.round((length.lengthM * (1 + layShare) + slackM(machine, passage)) * 1e4)),
-        dose: Math.round(hazardDose(passage, length.lengthM, airC) * 1000),
+        hazardScore: Math.round(hazardDose(passage, length.lengthM, airC) * 1000),
         work: Math.round((passage.bulkhead?.minutes.likely ?? 0) * 100),
         free: passage.freeMm2 ?? Infinity,
         barred: barredWhy(passage, airC),

@@ -1,7 +1,7 @@
 import type { Machine, PassageId, PlaceId, PlaceUse } from '../dossiers/index.ts'
 import type { Decided, Done } from '../journal/index.ts'
 import { placesFor, type FarPlaces } from './loomEnds.ts'
-import { mountSchools, type MountSchool } from './rankPlaces.ts'
+import { mountPractices, type MountPractice } from './rankPlaces.ts'
 
 /** When the loom is tied. */
 export const tiePractices = ['loose while fitting, tied at the end', 'each branch as it is laid'] as const
@@ -18,7 +18,7 @@ export type FarUse = (typeof farUses)[number]
 
 /** What has been decided about where things go. */
 export interface RouteDecisions {
-  mounting?: Decided<MountSchool>
+  mounting?: Decided<MountPractice>
   tying?: Decided<TiePractice>
   mountPlace?: Decided<PlaceId>
   /** Where the module was last held or fixed, as long as nobody has decided on another place since. */
@@ -41,8 +41,8 @@ export function freshRoute(): RouteState {
 
 type Chosen = Pick<RouteState, 'decided'>
 
-export function mountPracticeOf(state?: Chosen): MountSchool {
-  return state?.decided.mounting?.value ?? mountSchools[0]
+export function mountPracticeOf(state?: Chosen): MountPractice {
+  return state?.decided.mounting?.value ?? mountPractices[0]
 }
 
 export function tiePracticeOf(state?: Chosen): TiePractice {

@@ -32,15 +32,15 @@ describe('ways of a branch', () => {
           !plain.some(
             (b) =>
               b.need <= a.need &&
-              b.dose <= a.dose &&
+              b.hazardScore <= a.hazardScore &&
               b.work <= a.work &&
-              (b.need < a.need || b.dose < a.dose || b.work < a.work),
+              (b.need < a.need || b.hazardScore < a.hazardScore || b.work < a.work),
           ),
       )
-      const text = (sums: { need: number; dose: number; work: number }[]) =>
-        [...new Set(sums.map((sum) => `${sum.need} ${sum.dose} ${sum.work}`))].sort()
+      const text = (sums: { need: number; hazardScore: number; work: number }[]) =>
+        [...new Set(sums.map((sum) => `${sum.need} ${sum.hazardScore} ${sum.work}`))].sort()
       expect(text(kept.ways[from])).toEqual(text(best))
-      expect(kept.leastDose[from]).toBe(Math.min(...plain.map((sum) => sum.dose)))
+      expect(kept.leastDose[from]).toBe(Math.min(...plain.map((sum) => sum.hazardScore)))
     }
   })
 })

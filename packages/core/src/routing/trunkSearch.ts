@@ -37,7 +37,7 @@ export type LoomCost = [
   unreachable: number,
   extensions: number,
   short: number,
-  dose: number,
+  hazardScore: number,
   work: number,
   need: number,
 ]
@@ -48,7 +48,7 @@ export interface BranchWay {
   /** Share of need on the edge the break-out lies on. */
   onEdge: { edge: number; from: number; to: number } | null
   need: number
-  dose: number
+  hazardScore: number
   work: number
 }
 
@@ -90,8 +90,8 @@ export function bestWay(graph: RouteGraph, branch: SearchBranch, point: TrunkPoi
       if (bestReaches && !reaches) return
       if (bestReaches === reaches) {
         const order = reaches
-          ? way.dose - best.dose || way.work - best.work || way.need - best.need
-          : way.need - best.need || way.dose - best.dose || way.work - best.work
+          ? way.hazardScore - best.hazardScore || way.work - best.work || way.need - best.need
+          : way.need - best.need || way.hazardScore - best.hazardScore || way.work - best.work
         if (order >= 0) return
       }
     }
@@ -100,7 +100,7 @@ export function bestWay(graph: RouteGraph, branch: SearchBranch, point: TrunkPoi
   }
   if ('node' in point) {
     for (const label of branch.routes.ways[point.node])
-      offer({ label, onEdge: null, need: label.need, dose: label.dose, work: label.work })
+      offer({ label, onEdge: null, need: label.need, hazardScore: label.hazardScore, work: label.work })
     return best
   }
   const edge = graph.edges[point.edge]
@@ -113,7 +113,7 @@ export function bestWay(graph: RouteGraph, branch: SearchBranch, point: TrunkPoi
       label,
       onEdge: { edge: point.edge, from: point.at, to: 0 },
       need: label.need + point.at,
-      dose: label.dose + back,
+      hazardScore: label.hazardScore + back,
       work: label.work + (pastHalf ? edge.work : 0),
     })
   for (const label of shut.some((at) => at >= point.at) ? [] : branch.routes.ways[edge.b])
@@ -121,7 +121,7 @@ export function bestWay(graph: RouteGraph, branch: SearchBranch, point: TrunkPoi
       label,
       onEdge: { edge: point.edge, from: point.at, to: edge.need },
       need: label.need + edge.need - point.at,
-      dose: label.dose + edge.dose - back,
+      hazardScore: label.hazardScore + edge.hazardScore - back,
       work: label.work + (pastHalf ? 0 : edge.work),
     })
   return best
@@ -129,18 +129,18 @@ export function bestWay(graph: RouteGraph, branch: SearchBranch, point: TrunkPoi
 
 /** Hazard from an edge's `a` end up to a point on it; both directions add up to the whole. */
 function doseUpTo(edge: RouteEdge, at: number): number {
-  return Math.round((edge.dose * at) / edge.need)
+  return Math.round((edge.hazardScore * at) / edge.need)
 }
 
 /** Longer than any edge, tenths of a mm. */
 const farthest = 2 ** 21
 
-const nowhere: BranchWay = { label: null, onEdge: null, need: 0, dose: 0, work: 0 }
+const nowhere: BranchWay = { label: null, onEdge: null, need: 0, hazardScore: 0, work: 0 }
 
 export function costOfWay(branch: SearchBranch, way: BranchWay | null): LoomCost {
   if (!way) return [0, 1, 0, 0, 0, 0, 0]
   const short = Math.max(0, way.need + branch.extra - branch.supplied)
-  return [short > 0 && branch.never ? 1 : 0, 0, short > 0 ? 1 : 0, short, way.dose, way.work, way.need]
+  return [short > 0 && branch.never ? 1 : 0, 0, short > 0 ? 1 : 0, short, way.hazardScore, way.work, way.need]
 }
 
 /**
@@ -193,7 +193,7 @@ export function searchTrunk(
   }
   /** No completion from here costs less. */
   const bound = (next: number, node: number, used: number, cost: LoomCost): LoomCost => {
-    let dose = 0
+    let hazardScore = 0
     const sum: LoomCost = [cost[0], cost[1], cost[2], cost[3], cost[4], cost[5], cost[6]]
     for (let at = next; at < order.length; at++) {
       const branch = branches[order[at]]
@@ -208,9 +208,9 @@ export function searchTrunk(
         sum[2] += 1
         sum[3] += short
       }
-      dose = Math.max(dose, branch.routes.leastDose[node])
+      hazardScore = Math.max(hazardScore, branch.routes.leastDose[node])
     }
-    sum[4] += dose
+    sum[4] += hazardScore
     return sum
   }
   const walk = (node: number, used: number, next: number, cost: LoomCost) => {
@@ -246,7 +246,7 @@ export function searchTrunk(
         0,
         0,
         0,
-        forward ? doseUpTo(edge, part) : edge.dose - doseUpTo(edge, edge.need - part),
+        forward ? doseUpTo(edge, part) : edge.hazardScore - doseUpTo(edge, edge.need - part),
         half ? edge.work : 0,
         part,
       ])

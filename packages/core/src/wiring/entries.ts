@@ -12,7 +12,7 @@ import {
 } from '../journal/index.ts'
 import type { Problem } from '../shared/index.ts'
 import { connectEnd, disconnectEnd } from './connectEnd.ts'
-import { joinSchools } from './joinMethods.ts'
+import { joinPractices } from './joinMethods.ts'
 import { pairSides } from './model.ts'
 import { targetWords } from './places.ts'
 import { connectionTargetSchema } from './schema.ts'
@@ -159,7 +159,7 @@ export const differenceAccepted = entry({
 export const joiningChosen = decision({
   kind: 'joining-practice-chosen',
   of: {},
-  value: z.enum(joinSchools),
+  value: z.enum(joinPractices),
   read: ({ decided }) => decided.joining,
   write({ decided }, _of, answer) {
     decided.joining = answer

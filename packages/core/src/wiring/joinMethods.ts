@@ -19,11 +19,11 @@ export function methodsFor(kit: Kit, areaMm2: number, conditions: readonly strin
 }
 
 /** How a person's school answers the question of joining; `by place` leaves it to the place. */
-export const joinSchools = [
+export const joinPractices = [
   'by place',
   ...(['piercing screw tap', 'solder and sleeve', 'crimp and sealed sleeve'] as const),
 ] as const
-export type JoinSchool = (typeof joinSchools)[number]
+export type JoinPractice = (typeof joinPractices)[number]
 
 export interface JoinAdvice {
   method: TapMethod
@@ -42,7 +42,7 @@ export function adviseJoint(
   kit: Kit,
   end: { cut?: unknown; intoSpare?: boolean },
   target: ConnectionTarget,
-  school: JoinSchool = 'by place',
+  school: JoinPractice = 'by place',
 ): JoinAdvice | null {
   if (!('connector' in target) || !('cavity' in target)) return null
   if (end.intoSpare)

@@ -1,5 +1,5 @@
 import type { Kit, Machine } from '../dossiers/index.ts'
-import { adviseJoint, type JoinSchool } from './joinMethods.ts'
+import { adviseJoint, type JoinPractice } from './joinMethods.ts'
 import type { Connection } from './model.ts'
 import type { Match } from './proposeMatches.ts'
 
@@ -8,7 +8,7 @@ export function plannedConnections(
   machine: Machine,
   kit: Kit,
   plan: readonly Match[],
-  school: JoinSchool = 'by place',
+  school: JoinPractice = 'by place',
 ): Connection[] {
   return plan.flatMap(({ kitEnd, target }): Connection[] => {
     const end = kit.ends.find((item) => item.id === kitEnd)

@@ -1,6 +1,6 @@
 import type { DossierPair, Kit, KitEndId, TapMethod } from '../dossiers/index.ts'
 import type { Decided, Done } from '../journal/index.ts'
-import type { JoinSchool } from './joinMethods.ts'
+import type { JoinPractice } from './joinMethods.ts'
 import type { ConnectionTarget, FindingPlace } from './model.ts'
 import { sameTarget, targetWords } from './places.ts'
 import { proposeMatches, type Match, type MatchLock } from './proposeMatches.ts'
@@ -44,7 +44,7 @@ export interface TakenReading extends Done {
 }
 
 export interface WiringDecisions {
-  joining?: Decided<JoinSchool>
+  joining?: Decided<JoinPractice>
   /** Places fixed by hand, by end; capped is a place too. */
   places: Record<KitEndId, Decided<ConnectionTarget>>
 }
@@ -109,7 +109,7 @@ export function connectionPlan(dossiers: DossierPair, state?: Chosen): Match[] {
 const plans = new WeakMap<DossierPair, Map<string, Match[]>>()
 
 /** How this shop joins wires. */
-export function joinPracticeOf(state: Chosen): JoinSchool {
+export function joinPracticeOf(state: Chosen): JoinPractice {
   return state.decided.joining?.value ?? 'by place'
 }
 

@@ -1,5 +1,5 @@
 import { fastenerWords, minutesText, type Station } from '@tidy-badger/core/dossiers'
-import { toolsNeeded, workOf, wordsOf, type WorkItem } from '@tidy-badger/core/jobs'
+import { toolsNeeded, stationWork, wordsOf, type WorkItem } from '@tidy-badger/core/jobs'
 import type { MinutesSpread } from '@tidy-badger/core/scheduling'
 import type { Content, TableCell } from 'pdfmake/interfaces.js'
 import type { PaperJob } from '../jobs/index.ts'
@@ -36,7 +36,7 @@ export function stepsPdf({ title, dossiers, state }: PaperJob, left: MinutesSpre
         margin: [0, 0, 0, 6],
       },
       ...printed.flatMap(([station, name]): Content[] => {
-        const items = workOf(dossiers, state, station)
+        const items = stationWork(dossiers, state, station)
         return items.length === 0
           ? []
           : [{ text: name, bold: true, fontSize: 13, margin: [0, 10, 0, 3] }, stepTable(items)]

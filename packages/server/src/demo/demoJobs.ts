@@ -14,7 +14,7 @@ import {
   openWait,
   planTicks,
   replay,
-  workOf,
+  stationWork,
   type EntryBody,
   type NewEntry,
 } from '@tidy-badger/core/jobs'
@@ -41,7 +41,7 @@ async function seedJob(deps: AppDeps, service: JobService, demo: DemoJob): Promi
   })
   const writer = entryWriter(demo, job)
   for (const station of stations.slice(0, stations.indexOf(demo.reached))) {
-    for (const body of stationWork(job, station, writer.entries)) writer.add(body)
+    for (const body of goodWork(job, station, writer.entries)) writer.add(body)
     if (station === 'trim')
       for (const [i, seed] of demo.rides.entries()) await takeRide(deps, job, writer, seed, i + 1, true)
     writer.add({ kind: 'station-done', station })
@@ -50,7 +50,7 @@ async function seedJob(deps: AppDeps, service: JobService, demo: DemoJob): Promi
     for (const [i, seed] of demo.rides.entries())
       await takeRide(deps, job, writer, seed, i + 1, demo.lastAccepted || i < demo.rides.length - 1)
   for (const body of (demo.ends ?? []).flatMap((end) => ticksOf(job, end))) writer.add(body)
-  if (demo.reached === 'hand-back') for (const body of stationWork(job, 'hand-back', writer.entries)) writer.add(body)
+  if (demo.reached === 'hand-back') for (const body of goodWork(job, 'hand-back', writer.entries)) writer.add(body)
   for (const body of demo.more) writer.add(body)
   await service.append(job.row.id, { entries: writer.entries }, { role: 'keeper' })
 }
@@ -126,12 +126,12 @@ const written: Record<string, string | undefined> = {
 }
 
 /** What a fitter writes down at a station when all goes well. */
-function stationWork(job: LoadedJob, station: Station, so: readonly NewEntry[]): EntryBody[] {
+function goodWork(job: LoadedJob, station: Station, so: readonly NewEntry[]): EntryBody[] {
   const { kit } = job.dossiers
   if (station === 'check-kit')
     return kit.parts.map((part) => ({ kind: 'part-checked', part: part.id, state: 'present' }))
   if (station === 'hook-up') return kit.ends.flatMap((end) => ticksOf(job, end.id))
-  return workOf(job.dossiers, replay(job.dossiers, so), station).flatMap((item): EntryBody[] => {
+  return stationWork(job.dossiers, replay(job.dossiers, so), station).flatMap((item): EntryBody[] => {
     const asks = item.kind === 'step' && item.step.asks !== undefined
     const wrote = asks && item.kind === 'step' ? (written[item.step.id] ?? 'As it should be.') : undefined
     const made = entriesOfWork(item, job.dossiers, replay(job.dossiers, so), wrote === undefined ? {} : { wrote })

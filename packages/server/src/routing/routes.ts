@@ -1,4 +1,4 @@
-import { mountSchools } from '@tidy-badger/core/routing'
+import { mountPractices } from '@tidy-badger/core/routing'
 import { cleanText, idText } from '@tidy-badger/core/shared'
 import { z } from 'zod'
 import { fileAnswer, type HttpApp } from '../platform/http.ts'
@@ -9,7 +9,7 @@ const planSchema = z.strictObject({
   machine: z.record(z.string(), z.unknown()),
   kit: z.record(z.string(), z.unknown()),
   placeId: cleanText(64).optional(),
-  school: z.enum(mountSchools).optional(),
+  school: z.enum(mountPractices).optional(),
 })
 const planAnswer = z.object({
   places: z.array(

@@ -14,7 +14,7 @@ interface Answer {
     rank: number
     feasible: boolean
     lost: string
-    branches: { tag: string; fate: string; needM: number; suppliedM: number; spareM: number; route: unknown[] }[]
+    branches: { tag: string; reach: string; needM: number; suppliedM: number; spareM: number; route: unknown[] }[]
   }[]
   exact: boolean
 }
@@ -46,7 +46,7 @@ describe('POST /api/routing/plan', () => {
     expect(whole.status).toBe(200)
     const [place] = (whole.body as Answer).places
     expect(place).toMatchObject({ place: { id: 'hood-shelf' }, feasible: false })
-    expect(place.branches.find((branch) => branch.tag === 'W1–W5')?.fate).toBe('never')
+    expect(place.branches.find((branch) => branch.tag === 'W1–W5')?.reach).toBe('never')
     const variant = shippedMachine('pellick-gorse-430').variants[0].id
     expect((await plan({ ...ids, machine: { ...ids.machine, variant } })).status).toBe(200)
   })

@@ -1,4 +1,4 @@
-import type { MountSchool } from '@tidy-badger/core/routing'
+import type { MountPractice } from '@tidy-badger/core/routing'
 import type { Outcome } from '@tidy-badger/core/shared'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
 import type { JobService } from '../jobs/index.ts'
@@ -14,7 +14,7 @@ export interface RoutePlanAsked {
   machine: DossierAsked
   kit: DossierAsked
   placeId?: string
-  school?: MountSchool
+  school?: MountPractice
 }
 
 export function routingService(deps: AppDeps, dossiers: DossierService, jobs: JobService) {

@@ -1,6 +1,6 @@
 import type { Kit, Machine } from '@tidy-badger/core/dossiers'
 import { plannedRoute } from '@tidy-badger/core/jobs'
-import { planRoutes, type MountSchool, type RankedPlace, type Stretch } from '@tidy-badger/core/routing'
+import { planRoutes, type MountPractice, type RankedPlace, type Stretch } from '@tidy-badger/core/routing'
 import { failure, success, type Outcome } from '@tidy-badger/core/shared'
 import type { PaperJob } from '../jobs/index.ts'
 import { loomSvg } from './loomSvg.ts'
@@ -11,7 +11,7 @@ export interface RouteTask {
   machine: Machine
   kit: Kit
   placeId?: string
-  school?: MountSchool
+  school?: MountPractice
 }
 
 /** Trunk ways looked at per place before the best found is given as not proven. */
@@ -60,7 +60,7 @@ function answerOf(place: RankedPlace) {
     better: place.better,
     exact: place.exact,
     extensionM: place.extensionM,
-    dose: place.dose,
+    hazardScore: place.hazardScore,
     workMin: place.workMin,
     facts: place.facts,
     ties: place.ties,
@@ -69,14 +69,14 @@ function answerOf(place: RankedPlace) {
       end: branch.end.id,
       tag: branch.end.tag,
       target: branch.end.target,
-      fate: branch.fate,
+      reach: branch.reach,
       route: passages(branch.stretches),
       lengthM: branch.lengthM,
       needM: branch.needM,
       suppliedM: branch.end.branchM,
       spareM: branch.spareM,
       extensionM: branch.extensionM,
-      dose: branch.dose,
+      hazardScore: branch.hazardScore,
       hazards: branch.hazards,
       sleeve: branch.sleeve,
       estimated: branch.estimated,

@@ -1,11 +1,11 @@
 import { batteryChosen, batteryPracticeOf, batteryPracticesFor } from '@tidy-badger/core/access'
 import { type Station, stationNames } from '@tidy-badger/core/dossiers'
-import { accessOf, gatedStations, mountPlaceOf, workOf } from '@tidy-badger/core/jobs'
+import { accessOf, gatedStations, mountPlaceOf, stationWork } from '@tidy-badger/core/jobs'
 import { mountPlaceChosen, placesFor } from '@tidy-badger/core/routing'
 import { useEffect, type ReactNode } from 'react'
 import { useJob } from '../jobs/index.ts'
-import { Picture, Pictures, StationHeading } from '../ui/Pictures.tsx'
-import { School } from '../ui/School.tsx'
+import { Picture, Views, StationHeading } from '../ui/Views.tsx'
+import { Practice } from '../ui/Practice.tsx'
 import { Stage } from '../ui/Stage.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { AlsoPanel } from './components/AlsoPanel.tsx'
@@ -25,7 +25,7 @@ const openStations: readonly Station[] = ['make-safe', 'open-up', 'set-up', 'clo
 /** A station made of work: the one thing to do is large, the machine beside it, the day one tap further. */
 export function WorkPage({ station, children }: { station: Station; children?: ReactNode }) {
   const { dossiers, state, stops } = useJob()
-  const items = workOf(dossiers, state, station)
+  const items = stationWork(dossiers, state, station)
   const { item: picked, picture } = useWorkSelection()
   const open = items.filter((item) => !item.done)
   const current = items.find((item) => item.id === picked) ?? open[0]
@@ -49,7 +49,7 @@ export function WorkPage({ station, children }: { station: Station; children?: R
   return (
     <Stage
       picture={
-        <Pictures
+        <Views
           heading={<StationHeading name={stationNames[station]} done={made} all={items.length} />}
           names={workPictures.map(
             (name) => [name, name === 'machine' && !withMachine ? 'Steps' : pictureNames[name]] as const,
@@ -61,7 +61,7 @@ export function WorkPage({ station, children }: { station: Station; children?: R
             <div className={withMachine ? 'flex gap-4 max-xl:flex-col-reverse' : ''}>
               <div className={withMachine ? 'xl:w-[296px] xl:shrink-0' : ''}>
                 <WorkList items={items} current={current} onPick={selectWork} />
-                {station === 'make-safe' && <Schools />}
+                {station === 'make-safe' && <Practices />}
                 {children}
               </div>
               {withMachine && (
@@ -78,7 +78,7 @@ export function WorkPage({ station, children }: { station: Station; children?: R
           <Picture name="also">
             <AlsoPanel />
           </Picture>
-        </Pictures>
+        </Views>
       }
       margin={<WorkMargin item={current} station={station} gated={gated} />}
       dock={
@@ -88,25 +88,25 @@ export function WorkPage({ station, children }: { station: Station; children?: R
   )
 }
 
-const schoolReasons: Record<string, string> = {
+const practiceReasons: Record<string, string> = {
   'negative off': 'The usual way: quick, and nothing can short to the frame.',
   'battery out': 'Where there is little room, or the machine stands for days.',
   'both negatives off': 'Two batteries: with one alone off, the machine stays live.',
 }
 
 /** How this shop takes the battery off, and where the module goes. */
-function Schools() {
+function Practices() {
   const { dossiers, state, write } = useJob()
   const { machine } = dossiers
   const now = batteryPracticeOf(machine, state)
   const place = mountPlaceOf(dossiers, state)
   return (
     <div className="mt-4 flex flex-col gap-4 border-t-2 border-line-soft pt-3">
-      <School
+      <Practice
         legend="How the battery comes off"
         name="battery"
         options={batteryPracticesFor(machine)}
-        reasons={schoolReasons}
+        reasons={practiceReasons}
         now={now}
         onChoose={(value) => void write(batteryChosen.answer(state, {}, value))}
       />

@@ -1,5 +1,5 @@
 import { handbackSheet } from '@tidy-badger/core/handover'
-import { workOf } from '@tidy-badger/core/jobs'
+import { stationWork } from '@tidy-badger/core/jobs'
 import { Check, FileDown, Printer } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { WorkDock } from '../access/index.ts'
@@ -13,7 +13,7 @@ import { SheetView } from './components/SheetView.tsx'
 export function HandBackPage() {
   const { dossiers, job, state, stops, progress } = useJob()
   const sheet = handbackSheet(dossiers, job, state)
-  const items = workOf(dossiers, state, 'hand-back')
+  const items = stationWork(dossiers, state, 'hand-back')
   const steps = items.flatMap((item) => (item.kind === 'step' ? [item.step] : []))
   const open = items.filter((item) => !item.done)
   const finished = progress.some((item) => item.station === 'hand-back' && item.done)

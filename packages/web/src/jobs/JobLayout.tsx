@@ -50,7 +50,7 @@ export function JobLayout({ tools }: { tools?: ReactNode }) {
   return (
     <JobContext value={shown}>
       <div className="print-flow flex h-full flex-col md:flex-row">
-        <Spine view={shown} />
+        <StationNav view={shown} />
         <div className="print-flow flex min-h-0 min-w-0 flex-1 flex-col">
           <JobHeader view={shown} tools={tools} />
           <RefusedNotice />
@@ -72,7 +72,7 @@ export function JobIndex() {
 }
 
 /** The job's stations in working order; the one broad light stripe is where you are. */
-function Spine({ view }: { view: JobView }) {
+function StationNav({ view }: { view: JobView }) {
   const strip = useRef<HTMLElement>(null)
   const { pathname } = useLocation()
   useEffect(() => {
@@ -94,13 +94,13 @@ function Spine({ view }: { view: JobView }) {
         <House aria-hidden size={22} className="md:hidden" />
       </Link>
       {stations.map((station) => (
-        <SpineLink key={station} station={station} view={view} />
+        <StationLink key={station} station={station} view={view} />
       ))}
     </nav>
   )
 }
 
-function SpineLink({ station, view }: { station: Station; view: JobView }) {
+function StationLink({ station, view }: { station: Station; view: JobView }) {
   const item = view.progress.find((candidate) => candidate.station === station)
   const blocked = view.stops.length > 0 && station === 'hook-up'
   return (

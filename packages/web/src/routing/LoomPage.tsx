@@ -1,8 +1,8 @@
 import { type Station, stationNames } from '@tidy-badger/core/dossiers'
-import { workOf } from '@tidy-badger/core/jobs'
+import { stationWork } from '@tidy-badger/core/jobs'
 import { useEffect } from 'react'
 import { selectWork, useWorkSelection, WorkDock, WorkList } from '../access/index.ts'
-import { Picture, Pictures, StationHeading } from '../ui/Pictures.tsx'
+import { Picture, Views, StationHeading } from '../ui/Views.tsx'
 import { Stage } from '../ui/Stage.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { BranchList } from './components/BranchList.tsx'
@@ -25,7 +25,7 @@ const pictureNames: Record<LoomPicture, string> = {
 export function LoomPage({ station }: { station: Station }) {
   const { dossiers, state, loom, troubles, planned, lies, toggle } = useLoom()
   const { picture, part, marking, whole } = useLoomView()
-  const items = workOf(dossiers, state, station)
+  const items = stationWork(dossiers, state, station)
   const { item: picked } = useWorkSelection()
   const open = items.filter((item) => !item.done)
   const current = items.find((item) => item.id === picked) ?? open[0]
@@ -54,7 +54,7 @@ export function LoomPage({ station }: { station: Station }) {
   return (
     <Stage
       picture={
-        <Pictures
+        <Views
           heading={<StationHeading name={stationNames[station]} done={items.length - open.length} all={items.length} />}
           names={loomPictures.map((name) => [name, pictureNames[name]] as const)}
           shown={picture}
@@ -115,7 +115,7 @@ export function LoomPage({ station }: { station: Station }) {
           <Picture name="lengths">
             <LengthsPanel />
           </Picture>
-        </Pictures>
+        </Views>
       }
       margin={<LoomMargin station={station} item={current} />}
       dock={

@@ -70,7 +70,7 @@ export function HookUpPage() {
                 onPick={({ connector, cavity }) => selectPlace({ connector, cavity }, endAt(view, connector, cavity))}
               />
             </div>
-            <Tabs.List aria-label="Pictures" className="mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
+            <Tabs.List aria-label="Views" className="mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
               {pictures.map((name) => (
                 <Tabs.Trigger
                   key={name}

@@ -24,7 +24,7 @@ interface Tables extends DBSchema {
   logs: { key: string; value: Blob }
   /** Bytes of photos by hash, until they are sent. */
   photos: { key: string; value: Blob }
-  /** Pictures of a machine behind its points while they are written down, by draft and view. */
+  /** Views of a machine behind its points while they are written down, by draft and view. */
   backgrounds: { key: string; value: Blob }
 }
 

@@ -32,13 +32,13 @@ export function BranchList({ station }: { station: Station }) {
             tag={branch.end.tag}
             name={branch.end.name}
             spare={
-              branch.fate === 'unreachable'
+              branch.reach === 'unreachable'
                 ? 'no way'
                 : branch.spareM >= 0
                   ? `+${mm(branch.spareM)}`
                   : `${mm(-branch.spareM)} short`
             }
-            short={branch.fate !== 'reaches'}
+            short={branch.reach !== 'reaches'}
             done={done(branch.end.id)}
             picked={part === branch.end.id}
             colour={colourOf(dossiers.kit, branch.end.id)}

@@ -10,7 +10,7 @@ import { FileDown } from 'lucide-react'
 import { pickPart, showPicture, useLoomView } from '../store.ts'
 import { useLoom } from '../useLoom.ts'
 import { colourOf } from './RouteDrawing.tsx'
-import { School } from '../../ui/School.tsx'
+import { Practice } from '../../ui/Practice.tsx'
 
 /** Every branch to scale: what there is, what the way takes; the bundle in every passage; papers. */
 export function LengthsPanel() {
@@ -76,7 +76,7 @@ export function LengthsPanel() {
           </a>
         ))}
       </section>
-      <School
+      <Practice
         legend="When the loom is tied in this shop"
         name="tying"
         options={tiePractices}

@@ -88,11 +88,11 @@ function BranchCard({ branch }: { branch: RoutedBranch }) {
   return (
     <>
       <MarginCard
-        tone={branch.fate === 'reaches' ? 'good' : 'stop'}
+        tone={branch.reach === 'reaches' ? 'good' : 'stop'}
         title={`${end.tag.replace(/–.*/, '')} · ${end.name}`}
       >
         <p>to {end.target?.name ?? 'nothing here'}</p>
-        {branch.fate !== 'unreachable' && (
+        {branch.reach !== 'unreachable' && (
           <dl className="mt-1 grid grid-cols-[1fr_auto] gap-x-3">
             <dt>The way itself</dt>
             <dd className="figures text-right">{mm(branch.lengthM)}</dd>
@@ -138,7 +138,7 @@ function Tightest() {
   const { loom } = useLoom()
   if (!loom) return null
   const list = loom.branches
-    .filter((branch) => branch.fate !== 'unreachable')
+    .filter((branch) => branch.reach !== 'unreachable')
     .sort((a, b) => a.spareM - b.spareM)
     .slice(0, 3)
   return (

@@ -7,7 +7,7 @@ import {
   mountPlaceChosen,
   mountPracticeOf,
   mountReasons,
-  mountSchools,
+  mountPractices,
   placesFor,
   type RankedPlace,
 } from '@tidy-badger/core/routing'
@@ -16,7 +16,7 @@ import type { ReactNode } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { useLoom } from '../useLoom.ts'
 import { RouteDrawing } from './RouteDrawing.tsx'
-import { School } from '../../ui/School.tsx'
+import { Practice } from '../../ui/Practice.tsx'
 
 /** A practice that asks for what no place here has says so; the next best is then taken. */
 function practiceFindsNone(practice: string, places: readonly RankedPlace[]): string | null {
@@ -86,10 +86,10 @@ export function PlacesPanel() {
         </section>
       )}
       <div className="grid gap-4 border-t-2 border-line-soft pt-3 md:grid-cols-2">
-        <School
+        <Practice
           legend="Where modules go in this shop"
           name="mounting"
-          options={mountSchools}
+          options={mountPractices}
           reasons={mountReasons}
           now={mountPracticeOf(state)}
           onChoose={(value) => void write(mountingChosen.answer(state, {}, value))}
@@ -172,7 +172,7 @@ function PlaceColumn({
       <dl className="grid grid-cols-[1fr_auto] gap-x-3">
         <Fact
           name="Branches that reach"
-          value={`${item.branches.filter((branch) => branch.fate === 'reaches').length} of ${item.branches.length}`}
+          value={`${item.branches.filter((branch) => branch.reach === 'reaches').length} of ${item.branches.length}`}
         />
         <Fact name="Extension" value={item.extensionM > 0 ? `${item.extensionM.toFixed(2)} m` : 'none'} />
         <Fact name="Dangers on the way" value={dangerWords(item.dangers) || 'none'} />

@@ -6,11 +6,11 @@ import {
   groundingChosen,
   groundPracticeOf,
   groundReasons,
-  groundSchools,
+  groundPractices,
   judgeFeed,
   judgeGround,
-  powerReasons,
-  powerSchools,
+  feedReasons,
+  feedPractices,
   spliceLayout,
   supplyOf,
   type Verdict,
@@ -23,7 +23,7 @@ import { ModuleSupplyTable } from '../../circuit/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import { useLoom } from '../useLoom.ts'
-import { School } from '../../ui/School.tsx'
+import { Practice } from '../../ui/Practice.tsx'
 import { SupplyDiagram } from './SupplyDiagram.tsx'
 
 /** Where the current comes from, which way it takes, and whether it may: the line, the feeds, the four tests, the ground. */
@@ -83,18 +83,18 @@ export function PowerPanel() {
       <GroundCheck />
       <Splices />
       <div className="grid gap-4 border-t-2 border-line-soft pt-3 md:grid-cols-2">
-        <School
+        <Practice
           legend="Switched power in this shop"
           name="power"
-          options={powerSchools}
-          reasons={powerReasons}
+          options={feedPractices}
+          reasons={feedReasons}
           now={feedPracticeOf(state)}
           onChoose={(value) => void write(feedingChosen.answer(state, {}, value))}
         />
-        <School
+        <Practice
           legend="Grounds in this shop"
           name="grounding"
-          options={groundSchools}
+          options={groundPractices}
           reasons={groundReasons}
           now={groundPracticeOf(state)}
           onChoose={(value) => void write(groundingChosen.answer(state, {}, value))}

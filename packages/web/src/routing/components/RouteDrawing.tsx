@@ -292,7 +292,7 @@ function EndTags({
         while (taken.some(([tx, ty]) => Math.abs(tx - x) < 34 * unit && Math.abs(ty - y) < 15 * unit)) y += 15 * unit
         taken.push([x, y])
         const picked = end.id === part
-        const short = branches.some((branch) => branch.fate !== 'reaches')
+        const short = branches.some((branch) => branch.reach !== 'reaches')
         return (
           <g
             key={end.id}

@@ -6,7 +6,7 @@ import {
   irreversibleActs,
   joiningChosen,
   joinPracticeOf,
-  joinSchools,
+  joinPractices,
   placeChosen,
 } from '@tidy-badger/core/wiring'
 import { useState, type FormEvent, type ReactNode } from 'react'
@@ -22,7 +22,7 @@ export function RecordPanel() {
       <Differences />
       <EarlierWorkSection />
       <IrreversibleSection />
-      <Schools />
+      <Practices />
       <ErrataSection />
       <Papers />
     </div>
@@ -160,22 +160,22 @@ function IrreversibleSection() {
   )
 }
 
-function Schools() {
+function Practices() {
   const { state, write } = useJob()
   const school = joinPracticeOf(state)
   return (
     <Part title="How wires are joined here">
       <label className="flex flex-col gap-1 font-semibold">
-        School
+        Practice
         <select
           value={school}
           className="max-w-72"
           onChange={(event) => {
-            const practice = joinSchools.find((item) => item === event.target.value)
+            const practice = joinPractices.find((item) => item === event.target.value)
             if (practice) void write(joiningChosen.answer(state, {}, practice))
           }}
         >
-          {joinSchools.map((item) => (
+          {joinPractices.map((item) => (
             <option key={item} value={item}>
               {item}
               {item === 'by place' ? ', the usual' : ''}
@@ -185,7 +185,7 @@ function Schools() {
       </label>
       <p className="mt-1 text-quiet">
         By place: dry and still takes a piercing screw tap, everywhere else a crimp with sealed sleeve; a cut end is
-        soldered where it is still. Where a place bars your school’s way, another is proposed and the reason said.
+        soldered where it is still. Where a place bars your shop’s way, another is proposed and the reason said.
       </p>
       <Locked />
     </Part>

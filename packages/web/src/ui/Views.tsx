@@ -2,7 +2,7 @@ import { Tabs } from 'radix-ui'
 import type { ReactNode } from 'react'
 
 /** A station's pictures under one heading, one shown at a time. */
-export function Pictures<Name extends string>({
+export function Views<Name extends string>({
   heading,
   names,
   shown,
@@ -26,7 +26,7 @@ export function Pictures<Name extends string>({
     >
       <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
         {heading}
-        <Tabs.List aria-label="Pictures" className="flex gap-1">
+        <Tabs.List aria-label="Views" className="flex gap-1">
           {names.map(([name, words]) => (
             <Tabs.Trigger
               key={name}

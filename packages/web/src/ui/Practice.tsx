@@ -1,5 +1,5 @@
 /** One question of how a shop works, each answer with its reason; the first is the usual one. */
-export function School<Option extends string>({
+export function Practice<Option extends string>({
   legend,
   name,
   options,
