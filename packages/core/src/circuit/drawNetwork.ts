@@ -44,12 +44,22 @@ export function newDrawing(): Drawing {
 }
 
 /** Names of nodes: the loom's terminal of a cavity, the wire at it, the device's own pin, studs, splices. */
-export const loomPin = (connector: string, cavity: number) => `loom ${connector} ${cavity}`
-export const wireAtPin = (connector: string, cavity: number) => `wire ${connector} ${cavity}`
-export const devicePin = (connector: string, cavity: number) => `device ${connector} ${cavity}`
+export const loomPin = pinNames('loom')
+export const wireAtPin = pinNames('wire')
+export const devicePin = pinNames('device')
 export const studNode = (stud: string) => `stud ${stud}`
 export const spliceNode = (splice: string) => `splice ${splice}`
 export const leadNode = (kit: string, kitEnd: string) => `lead ${kit} ${kitEnd}`
 export const moduleNode = (kit: string, what: string) => `module ${kit} ${what}`
 /** Battery negative, against which everything is measured. */
 export const ground = 'ground'
+
+/** Names of pins, each made once: a name that is met again is found by what it is, not spelt anew. */
+function pinNames(what: string): (connector: string, cavity: number) => string {
+  const known = new Map<string, string[]>()
+  return (connector, cavity) => {
+    const names = known.get(connector) ?? []
+    if (names.length === 0) known.set(connector, names)
+    return (names[cavity] ??= `${what} ${connector} ${cavity}`)
+  }
+}

@@ -44,9 +44,9 @@ export function solveNodal(network: Network, reference: number): NodeVoltages {
   const island = islandsOf(joined, reference)
   const volts = new Float64Array(nodes)
   const order = eliminate(joined, into, references(island, reference))
-  for (const { node, to, sum, amps } of order.reverse()) {
+  for (const { node, to, by, sum, amps } of order.reverse()) {
     let total = amps
-    for (const [other, siemens] of to) total += siemens * volts[other]
+    for (let i = 0; i < to.length; i++) total += by[i] * volts[to[i]]
     volts[node] = total / sum
   }
   return { volts, island }
@@ -82,7 +82,9 @@ function references(island: Int32Array, reference: number): Set<number> {
 
 interface Eliminated {
   node: number
-  to: [number, number][]
+  /** Neighbours, and the conductance to each, S. */
+  to: number[]
+  by: number[]
   sum: number
   amps: number
 }
@@ -105,22 +107,23 @@ function eliminate(joined: Map<number, number>[], into: Float64Array, kept: Read
     // Put down under another degree since.
     if (gone[node] || joined[node].size !== degree) continue
     gone[node] = 1
-    const to = [...joined[node]]
+    const to = [...joined[node].keys()]
+    const by = [...joined[node].values()]
     let sum = 0
-    for (const [, siemens] of to) sum += siemens
-    order.push({ node, to, sum, amps: into[node] })
-    for (const [a, toA] of to) {
-      joined[a].delete(node)
-      into[a] += (into[node] * toA) / sum
+    for (const siemens of by) sum += siemens
+    order.push({ node, to, by, sum, amps: into[node] })
+    for (let i = 0; i < to.length; i++) {
+      joined[to[i]].delete(node)
+      into[to[i]] += (into[node] * by[i]) / sum
     }
     for (let i = 0; i < to.length; i++)
       for (let j = i + 1; j < to.length; j++) {
-        const [[a, toA], [b, toB]] = [to[i], to[j]]
-        const siemens = (toA * toB) / sum
-        joined[a].set(b, (joined[a].get(b) ?? 0) + siemens)
-        joined[b].set(a, (joined[b].get(a) ?? 0) + siemens)
+        const siemens = (by[i] * by[j]) / sum
+        const [ofA, ofB] = [joined[to[i]], joined[to[j]]]
+        ofA.set(to[j], (ofA.get(to[j]) ?? 0) + siemens)
+        ofB.set(to[i], (ofB.get(to[i]) ?? 0) + siemens)
       }
-    for (const [a] of to) {
+    for (const a of to) {
       if (kept.has(a)) continue
       put(a)
       degree = Math.min(degree, joined[a].size)
