@@ -26,7 +26,7 @@ export {
   type TakeInQuestion,
 } from './state.ts'
 export { appendSchema, newEntrySchema } from './schema.ts'
-export { olderChoiceSchema, upcastEntry, type OlderChoice } from './upcastEntry.ts'
+export { olderChoiceSchema, upcastEntry, upcastStamped, type OlderChoice } from './upcastEntry.ts'
 export { ruleCatalogue, rulesByRoom, type RuleId } from './ruleCatalogue.ts'
 export { accessOf, accessOptionsOf, alsoCost, jobTargets, targetPlace } from './jobAccess.ts'
 export { daySpread, jobDay, jobTasks, wordsOf, type DayTask, type JobDay, type LearntTimes } from './jobTasks.ts'

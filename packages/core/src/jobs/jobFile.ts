@@ -11,8 +11,8 @@ import {
   type Problem,
 } from '../shared/index.ts'
 import { entryVersion, type JournalEntry } from './model.ts'
-import { newEntrySchema } from './schema.ts'
-import { olderChoiceSchema, upcastEntry } from './upcastEntry.ts'
+import { jobJournal } from './jobJournal.ts'
+import { olderChoiceSchema, upcastStamped } from './upcastEntry.ts'
 
 /** Where a job came from, oldest first. */
 export interface Provenance {
@@ -40,6 +40,9 @@ const ref = z.strictObject({
   hash,
   variant: z.string().min(1).optional(),
 })
+
+/** An entry as it was written, by any version. */
+const writtenSchema = jobJournal.schemaWith(olderChoiceSchema)
 
 const stamped = z.looseObject({
   seq: z.int().positive(),
@@ -100,7 +103,7 @@ export function readJobFile(document: unknown): Outcome<JobFile> {
       })
   const journal = file.journal.flatMap((entry, i): JournalEntry[] => {
     const { seq, receivedAt, v, ...fields } = entry
-    const body = z.union([newEntrySchema, olderChoiceSchema]).safeParse(fields)
+    const body = writtenSchema.safeParse(fields)
     if (!body.success) {
       problems.push(...problemsOfZod(body.error, `journal.${i}`))
       return []
@@ -111,7 +114,7 @@ export function readJobFile(document: unknown): Outcome<JobFile> {
         path: `journal.${i}.seq`,
         message: 'Entries must stand in the order of seq, each larger than the one before.',
       })
-    return [{ ...upcastEntry(body.data), seq, receivedAt, v }]
+    return [upcastStamped({ ...body.data, seq, receivedAt, v })]
   })
   const held = new Set(dossiers.map((dossier) => dossier.hash))
   journal.forEach((entry, i) => {

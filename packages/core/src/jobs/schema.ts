@@ -8,8 +8,5 @@ export const newEntrySchema = jobJournal.schema
 /** A batch of entries; decisions in their older form are taken too, from devices that have not been updated. */
 export const appendSchema = z.strictObject({
   base: z.int().min(0).optional(),
-  entries: z
-    .array(z.union([newEntrySchema, olderChoiceSchema]))
-    .min(1)
-    .max(5000),
+  entries: z.array(jobJournal.schemaWith(olderChoiceSchema)).min(1).max(5000),
 })

@@ -1,12 +1,12 @@
 import { z } from 'zod'
 import { alsoChosen, batteryChosen, coverOrderChosen, peopleChosen, wayChosen } from '../access/index.ts'
 import { feedingChosen, groundingChosen } from '../electrical/index.ts'
-import { entryIdField, instant, nameField } from '../journal/index.ts'
+import { entryIdField, instant, nameField, type Stamps } from '../journal/index.ts'
 import { farPlaceChosen, mountPlaceChosen, mountingChosen, tyingChosen } from '../routing/index.ts'
 import { joiningChosen, placeChosen, type ConnectionTarget } from '../wiring/index.ts'
 import { answered } from './entries.ts'
 import { jobJournal } from './jobJournal.ts'
-import type { NewEntry } from './model.ts'
+import { entryVersion, type JournalEntry, type NewEntry } from './model.ts'
 
 /** A decision as it was written up to version 2: its question and answer as texts. */
 export const olderChoiceSchema = z.strictObject({
@@ -72,6 +72,13 @@ export function upcastEntry(entry: NewEntry | OlderChoice): NewEntry {
   // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a parsing edge: its schema has just read it
   if (known.success) return { ...head, ...body } as unknown as NewEntry
   return { ...head, kind: 'note', text: `Chosen, ${choice}: ${value}` }
+}
+
+/** A kept entry in today's form, and marked as of today's version where that changed it. */
+export function upcastStamped({ seq, receivedAt, v, ...written }: (NewEntry | OlderChoice) & Stamps): JournalEntry {
+  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the entry without its stamps
+  const entry = written as NewEntry | OlderChoice
+  return { ...upcastEntry(entry), seq, receivedAt, v: entry.kind === 'choice' ? entryVersion : v }
 }
 
 /** `plug/ecu`, `plug/ecu/12`, `stud/frame`, `cap`, as places were written. */

@@ -31,12 +31,16 @@ export function createJournal<Context, State extends AnyState, Entry extends Any
   if (definitions.size !== form.entries.length || definitions.has('undo'))
     throw new Error('journal: two kinds of entries have one name')
   const laws = { ...form, definitions }
-  const [first, ...others] = [
+  const forms = [
     ...form.entries.map(({ kind, shape }) => z.strictObject({ ...head, kind: z.literal(kind), ...shape })),
     z.strictObject({ ...head, kind: z.literal('undo'), undoes: entryIdField }),
   ]
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a parsing edge: built from the list the type is built from
-  const schema = z.discriminatedUnion('kind', [first, ...others]) as unknown as z.ZodType<Entry>
+  /** The form of an entry, of these kinds and further ones. */
+  const schemaWith = <More extends z.ZodObject>(...more: More[]): z.ZodType<Entry | z.infer<More>> => {
+    const [first, ...others] = [...forms, ...more]
+    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a parsing edge: built from the list the type is built from
+    return z.discriminatedUnion('kind', [first, ...others]) as unknown as z.ZodType<Entry | z.infer<More>>
+  }
   const replay = (context: Context, entries: readonly Entry[]): State => replayEntries(laws, context, entries)
   const definitionOf = (entry: Entry) => (isUndo(entry) ? undefined : definitions.get(entry.kind))
   const refs = (context: Context, entry: Entry, path: string): Problem[] =>
@@ -50,7 +54,8 @@ export function createJournal<Context, State extends AnyState, Entry extends Any
   }
   return {
     kinds: [...definitions.keys(), 'undo'],
-    schema,
+    schema: schemaWith<never>(),
+    schemaWith,
     replay,
     /** What an entry names that is not there. @param path of the entry within the request */
     checkReferences: refs,

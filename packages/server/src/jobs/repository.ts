@@ -6,7 +6,7 @@ import {
   type NewEntry,
   type OlderChoice,
   type Provenance,
-  upcastEntry,
+  upcastStamped,
 } from '@tidy-badger/core/jobs'
 import { entryVersion } from '@tidy-badger/core/jobs'
 import { refusal } from '../platform/errors.ts'
@@ -203,5 +203,5 @@ function upcast(v: number, row: { seq: number; receivedAt: string; body: unknown
       `Entry ${row.seq} is of version ${v}, which this Tidy Badger does not know; it was written by a newer one. Export the job and open it there, or update this one.`,
     )
   // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- checked by its schema before it was stored
-  return { ...upcastEntry(row.body as NewEntry | OlderChoice), seq: row.seq, receivedAt: row.receivedAt, v }
+  return upcastStamped({ ...(row.body as NewEntry | OlderChoice), seq: row.seq, receivedAt: row.receivedAt, v })
 }

@@ -1,5 +1,12 @@
 import { stations } from '@tidy-badger/core/dossiers'
-import { appendSchema, dossierRefSchema, jobFileSchema, upcastEntry } from '@tidy-badger/core/jobs'
+import {
+  appendSchema,
+  dossierRefSchema,
+  jobFileSchema,
+  type NewEntry,
+  type OlderChoice,
+  upcastEntry,
+} from '@tidy-badger/core/jobs'
 import { cleanText, idText, queryInteger } from '@tidy-badger/core/shared'
 import { Readable } from 'node:stream'
 import { z } from 'zod'
@@ -184,7 +191,7 @@ export function jobRoutes(
           'not-restored',
           'Entries of others are taken as they were only after the yard was brought back from a backup.',
         )
-      const entries = request.body.entries.map((entry) => upcastEntry(entry))
+      const entries = request.body.entries.map(inTodaysForm)
       return jobs.append(request.params.id, { ...request.body, entries }, request.sender)
     },
   )
@@ -291,4 +298,17 @@ export function jobRoutes(
       live.join(request.query.job, socket, sender?.role === 'fitter' ? sender.device : undefined)
     },
   )
+}
+
+/** An entry a device sends, its decisions in today's form. @throws Refusal for a decision in the older form that is none */
+function inTodaysForm(written: NewEntry | OlderChoice, i: number): NewEntry {
+  const entry = upcastEntry(written)
+  if (written.kind === 'choice' && entry.kind === 'note')
+    throw refusal(
+      'unprocessable',
+      'unknown-reference',
+      `"${written.choice}" is no question of this job, or "${written.value}" no answer to it.`,
+      `entries.${i}.choice`,
+    )
+  return entry
 }

@@ -153,7 +153,28 @@ describe("a job's wiring", () => {
     expect((await app.ask('GET', '/api/jobs/none/meter')).status).toBe(404)
   })
 
-  test('a choice of place moves the plan, and only the next word may change it', async () => {
+  test('a decision is an entry of its own form; what breaks it is said with its place', async () => {
+    const id = await newJob()
+    const send = async (entry: object) => {
+      const answer = await app.ask('POST', `/api/jobs/${id}/journal`, { entries: [{ id: 'p', ...entry }] })
+      return { status: answer.status, problem: (answer.body as { path: string; message: string }[])[0] }
+    }
+    const place = { kind: 'place-chosen', kitEnd: 'ground', value: { stud: 'frame-cluster' }, replaces: null }
+    expect(await send({ ...place, kitEnd: 'moon' })).toMatchObject({
+      status: 422,
+      problem: { path: 'entries.0.kitEnd', message: expect.stringContaining('"moon" is no end') },
+    })
+    expect(await send({ kind: 'people-chosen', value: 3, replaces: null })).toMatchObject({
+      status: 400,
+      problem: { path: expect.stringContaining('entries.0.value') },
+    })
+    expect(await send({ kind: 'note' })).toMatchObject({ status: 400, problem: { path: 'entries.0.text' } })
+    expect((await send(place)).status).toBe(200)
+    const { entries } = (await app.ask('GET', `/api/jobs/${id}/journal`)).body as { entries: object[] }
+    expect(entries).toMatchObject([{ ...place, v: 3 }])
+  })
+
+  test('a choice of place in its older form moves the plan, and only the next word may change it', async () => {
     const id = await newJob()
     const choose = (entry: string, value: string, replaces: string | null) =>
       app.ask('POST', `/api/jobs/${id}/journal`, {
@@ -169,6 +190,8 @@ describe("a job's wiring", () => {
     })
     expect((await choose('c2', 'stud/battery-negative', null)).status).toBe(409)
     expect((await choose('c3', 'stud/ghost', 'stud/frame-cluster')).status).toBe(422)
+    const unread = await choose('c5', 'nonsense', 'stud/frame-cluster')
+    expect(unread).toMatchObject({ status: 422, body: [{ path: 'entries.0.choice' }] })
     expect((await choose('c4', 'as proposed', 'stud/frame-cluster')).status).toBe(200)
   })
 

@@ -56,7 +56,7 @@ describe('what waits on the device', () => {
     expect((await journalKeep.readUnsent('g'))[0].entries).toEqual([chosen])
     const stamped = { ...choice, seq: 1, receivedAt: '2026-06-01T08:00:00.000Z', v: 2 }
     await (await deviceStore()).put('journals', { head: 1, entries: [stamped] }, 'g')
-    expect((await journalKeep.readJournal('g'))?.entries).toMatchObject([{ ...chosen, seq: 1, v: 2 }])
+    expect((await journalKeep.readJournal('g'))?.entries).toMatchObject([{ ...chosen, seq: 1, v: 3 }])
   })
 
   test('a journal without the name of its store is one of before', async () => {

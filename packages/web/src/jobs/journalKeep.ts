@@ -1,4 +1,4 @@
-import { upcastEntry, type JournalEntry, type NewEntry } from '@tidy-badger/core/jobs'
+import { upcastEntry, upcastStamped, type JournalEntry, type NewEntry } from '@tidy-badger/core/jobs'
 import { deviceStore, type Unsent } from '../platform/storage/deviceStore.ts'
 import type { JournalKeep, UnsentBatch } from './journalModel.ts'
 
@@ -8,12 +8,7 @@ export const journalKeep: JournalKeep = {
     const kept = await (await deviceStore()).get('journals', job)
     if (!kept) return null
     // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- written below alone
-    const entries = (kept.entries as JournalEntry[]).map(({ seq, receivedAt, v, ...entry }) => ({
-      ...upcastEntry(entry),
-      seq,
-      receivedAt,
-      v,
-    }))
+    const entries = (kept.entries as JournalEntry[]).map(upcastStamped)
     return { head: kept.head, entries, yard: kept.yard ?? null }
   },
   async writeJournal(job, journal) {
