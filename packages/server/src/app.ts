@@ -188,11 +188,16 @@ export async function buildApp(deps: AppDeps): Promise<App> {
       await files.register(fastifyStatic, {
         root: web,
         wildcard: false,
-        setHeaders: (response, path) =>
+        preCompressed: true,
+        // Said below: by itself it would say that nothing may be kept.
+        cacheControl: false,
+        setHeaders: (response, path) => {
+          response.setHeader('vary', 'accept-encoding')
           response.setHeader(
             'cache-control',
             /\/assets\//.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
-          ),
+          )
+        },
       })
       // Every address of the app is the page; what lies under /api is no address of it.
       files.get('/*', { schema: { hide: true } }, (request, reply) => {

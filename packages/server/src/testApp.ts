@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { brotliCompressSync } from 'node:zlib'
 import { buildApp, type App } from './app.ts'
 import { openInMemory } from './platform/db.ts'
 import type { AppDeps } from './platform/deps.ts'
@@ -74,5 +75,6 @@ async function emptyPage(folder: string): Promise<string> {
   await mkdir(join(page, 'assets'), { recursive: true })
   await writeFile(join(page, 'index.html'), '<!doctype html><title>Tidy Badger</title>')
   await writeFile(join(page, 'assets', 'app.js'), 'export {}')
+  await writeFile(join(page, 'assets', 'app.js.br'), brotliCompressSync('export {}'))
   return page
 }

@@ -1,0 +1,35 @@
+import { brotliDecompressSync } from 'node:zlib'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { testApp, type TestApp } from './testApp.ts'
+
+let app: TestApp
+beforeAll(async () => {
+  app = await testApp({ page: true })
+})
+afterAll(() => app.close())
+
+const get = (url: string, headers: Record<string, string> = {}) => app.server.inject({ url, headers })
+
+describe('the page', () => {
+  test('its files are kept for a year, and come compressed to whoever reads that', async () => {
+    const plain = await get('/assets/app.js')
+    expect(plain.headers).toMatchObject({
+      'cache-control': 'public, max-age=31536000, immutable',
+      vary: 'accept-encoding',
+    })
+    expect(plain.headers['content-encoding']).toBeUndefined()
+    const small = await get('/assets/app.js', { 'accept-encoding': 'gzip, br' })
+    expect(small.headers).toMatchObject({ 'content-encoding': 'br', 'cache-control': plain.headers['cache-control'] })
+    expect(brotliDecompressSync(small.rawPayload).toString()).toBe(plain.body)
+  })
+
+  test('itself is asked for anew at every address of the app', async () => {
+    for (const url of ['/', '/job/x/hook-up']) {
+      const page = await get(url, { accept: 'text/html' })
+      expect(page.statusCode, url).toBe(200)
+      expect(page.headers['cache-control'], url).toBe('no-cache')
+      expect(page.body).toContain('Tidy Badger')
+    }
+    expect((await get('/api/none', { accept: 'text/html' })).statusCode).toBe(404)
+  })
+})
