@@ -4,6 +4,7 @@ export type { Capability, OwnWork } from './capability.ts'
 export { invalidatedBy, movesDossiers, refsInForce, refsNamed, type JobRefs } from './dossierChange.ts'
 export { endProgress, endsDone, type EndProgress } from './endProgress.ts'
 export { answered, dossierRefSchema } from './entries.ts'
+export { entryWords } from './entryWords.ts'
 export { builtConnections, connectionsPlanned, jobMeter, jobSupply, type JobMeter, type JobSupply } from './jobMeter.ts'
 export { gatedStations, jobFindings, type FindingContext, type JobFinding } from './jobFindings.ts'
 export {

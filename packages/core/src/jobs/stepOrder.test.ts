@@ -1,7 +1,8 @@
+import { placesFor } from '../routing/index.ts'
 import { replay } from './jobJournal.ts'
 import type { JobDossiers } from './state.ts'
 import { describe, expect, test } from 'vitest'
-import { orderSteps, parseKit, parseMachine, stations, walkSteps, type Step } from '../dossiers/index.ts'
+import { inSentence, orderSteps, parseKit, parseMachine, stations, type Step, walkSteps } from '../dossiers/index.ts'
 import { seededRandom } from '../shared/index.ts'
 import { fittings, shippedKit, shippedKits, shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
 import { accessOf, opensFuel } from './jobAccess.ts'
@@ -99,6 +100,20 @@ test('what does not belong to a machine is not said of it', () => {
         machine.steps.some((step) => /glow/.test(step.text)),
         machine.id,
       ).toBe(false)
+})
+
+describe.each(fittings.map((fitting) => ({ ...fitting })))('the words of its steps, $name', (dossiers) => {
+  test('say where the module goes, wherever that is', () => {
+    const { machine, kit } = dossiers
+    const sheet = kit.places?.find((item) => item.machine === machine.id)?.place
+    for (const place of placesFor(machine, 'module')) {
+      const state = replay(dossiers, [entryOf({ kind: 'mount-place-chosen', value: place.id, replaces: null })])
+      const texts = jobSteps(dossiers, state).flatMap((step) =>
+        step.marks === 'mount' && step.station === 'lay-loom' ? [step.text] : [],
+      )
+      for (const text of texts) if (place.id !== sheet) expect(text).toContain(inSentence(place.name))
+    }
+  })
 })
 
 test('tied as it is laid, the ties stand with the laying; else after the engine was woken', () => {

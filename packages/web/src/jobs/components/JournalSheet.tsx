@@ -1,4 +1,4 @@
-import { jobJournal } from '@tidy-badger/core/jobs'
+import { entryWords } from '@tidy-badger/core/jobs'
 import { format } from 'date-fns'
 import { Undo2, Redo2 } from 'lucide-react'
 import { useKeptText } from '../../platform/keptTexts.ts'
@@ -51,7 +51,7 @@ export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => 
                 {format(new Date(entry.at ?? entry.receivedAt), 'd MMM HH:mm')}
               </span>
               <span className="min-w-0 flex-1">
-                <span className={gone ? 'text-quiet line-through' : ''}>{jobJournal.words(entry, dossiers)}</span>
+                <span className={gone ? 'text-quiet line-through' : ''}>{entryWords(entry, dossiers, state)}</span>
                 <span className="block text-[15px] text-quiet">
                   {entry.by ?? 'nobody named'}
                   {waiting.has(entry.id) && ' · not yet sent'}
@@ -63,7 +63,7 @@ export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => 
               </span>
               {gone && undoneWith ? (
                 <IconButton
-                  label={`Bring back: ${jobJournal.words(entry, dossiers)}`}
+                  label={`Bring back: ${entryWords(entry, dossiers, state)}`}
                   onClick={() => void write({ kind: 'undo', undoes: undoneWith })}
                 >
                   <Redo2 aria-hidden size={19} />
@@ -75,7 +75,7 @@ export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => 
                       <PhotoButton shows="work" about={{ entry: entry.id }} label="Photo" look="quiet" />
                     )}
                     <IconButton
-                      label={`Undo: ${jobJournal.words(entry, dossiers)}`}
+                      label={`Undo: ${entryWords(entry, dossiers, state)}`}
                       onClick={() => void undo(entry.id)}
                     >
                       <Undo2 aria-hidden size={19} />

@@ -1,4 +1,4 @@
-import { jobJournal } from '@tidy-badger/core/jobs'
+import { entryWords } from '@tidy-badger/core/jobs'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
@@ -26,7 +26,7 @@ export function NewerNotice() {
 }
 
 function Offer({ dossier, newer }: { dossier: 'machine' | 'kit'; newer: Newer }) {
-  const { dossiers, job, entries, write } = useJob()
+  const { dossiers, state, job, entries, write } = useJob()
   const decline = usePreferences((state) => state.declineVersion)
   const [open, setOpen] = useState(false)
   const { from, to, changes, invalidates, variantLost } = newer
@@ -67,7 +67,7 @@ function Offer({ dossier, newer }: { dossier: 'machine' | 'kit'; newer: Newer })
                 const entry = entries.find((candidate) => candidate.id === item.entry)
                 return (
                   <li key={item.entry} className="py-1">
-                    <b>{entry ? jobJournal.words(entry, dossiers) : item.entry}</b>: {item.why}
+                    <b>{entry ? entryWords(entry, dossiers, state) : item.entry}</b>: {item.why}
                   </li>
                 )
               })}

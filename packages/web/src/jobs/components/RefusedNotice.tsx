@@ -1,4 +1,4 @@
-import { jobJournal } from '@tidy-badger/core/jobs'
+import { entryWords } from '@tidy-badger/core/jobs'
 import { format } from 'date-fns'
 import { Link, useLocation } from 'react-router'
 import { Button } from '../../ui/Button.tsx'
@@ -50,8 +50,8 @@ export function RefusedNotice() {
 }
 
 function Batch({ batch, says, more, onKeep }: { batch: UnsentBatch; says: string; more?: string; onKeep?: boolean }) {
-  const { dossiers, write } = useJob()
-  const words = batch.entries.map((entry) => jobJournal.words(entry, dossiers)).join('; ')
+  const { dossiers, state, write } = useJob()
+  const words = batch.entries.map((entry) => entryWords(entry, dossiers, state)).join('; ')
   const keepAsNote = async () => {
     const written = await write({ kind: 'note', text: `Put aside, the job had moved on: ${words}`.slice(0, 9000) })
     if (written) await discard(batch.key)
