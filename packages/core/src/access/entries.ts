@@ -10,6 +10,12 @@ const decision = defineDecision<DossierPair, AccessState, Station>()
 
 const refs = ({ machine }: DossierPair, { cover }: { cover: string }): Problem[] =>
   known(machine.covers ?? [], cover, 'cover', `cover of the ${machine.model}`)
+/** What stands twice in a list that has an order. */
+const twice = (ids: readonly string[]): Problem[] =>
+  ids
+    .filter((id, i) => ids.indexOf(id) < i)
+    .slice(0, 1)
+    .flatMap((id) => out(`"${id}" is named twice.`))
 const out = (message: string): Problem[] => [{ code: 'unknown-reference', path: 'value', message }]
 
 /** Names of covers, for words about them. */
@@ -101,11 +107,13 @@ export const coverOrderChosen = decision({
   write({ decided }, _of, answer) {
     decided.coverOrder = answer
   },
-  refs: ({ machine }, { value }) =>
-    (value ?? [])
+  refs: ({ machine }, { value }) => [
+    ...(value ?? [])
       .filter((id) => !machine.covers?.some((cover) => cover.id === id))
       .slice(0, 1)
       .flatMap((id) => out(`"${id}" is no cover of the ${machine.model}.`)),
+    ...twice(value ?? []),
+  ],
   say: (ids, dossiers) => ids.map((id) => coverName(dossiers, id)).join(', '),
   about: () => 'Order of removal',
 })

@@ -5,7 +5,7 @@ import type { CellChange } from '../fuel-trim/index.ts'
 import fc from 'fast-check'
 import { stations } from '../dossiers/index.ts'
 import { gorseCase } from '../wiring/gorseCase.ts'
-import type { ConnectionTarget } from '../wiring/index.ts'
+import type { ConnectionTarget, PlannedPlace } from '../wiring/index.ts'
 import { type EntryBody, type EntryKind, entryVersion, type JournalEntry, type NewEntry } from './model.ts'
 
 /** The shipped quad job, for tests and benches. */
@@ -45,7 +45,7 @@ const answers = <T>(values: readonly T[]) => ({
   value: fc.option(choose(values), { nil: null }),
   replaces: fc.option(choose(values), { nil: null, freq: 2 }),
 })
-const places: ConnectionTarget[] = [{ stud: 'engine-strap' }, { connector: 'crank' }, { closed: 'cap' }]
+const places: PlannedPlace[] = [{ stud: 'engine-strap' }, { connector: 'crank' }, { closed: 'cap' }]
 const sensorPlaces = placesFor(gorseJob.machine, 'sensor').map((place) => place.id)
 const coil = findTarget(gorseJob.machine, 'connector:coil')
 const waysToCoil = (coil ? waysTo(gorseJob.machine, coil) : []).map((way) => way.id)

@@ -3,7 +3,7 @@ import { alsoChosen, batteryChosen, coverOrderChosen, peopleChosen, wayChosen } 
 import { feedingChosen, groundingChosen } from '../electrical/index.ts'
 import { entryIdField, instant, nameField, type Stamps } from '../journal/index.ts'
 import { farPlaceChosen, mountPlaceChosen, mountingChosen, tyingChosen } from '../routing/index.ts'
-import { joiningChosen, placeChosen, type ConnectionTarget } from '../wiring/index.ts'
+import { joiningChosen, placeChosen, type PlannedPlace } from '../wiring/index.ts'
 import { answered } from './entries.ts'
 import { jobJournal } from './jobJournal.ts'
 import { entryVersion, type JournalEntry, type NewEntry } from './model.ts'
@@ -82,7 +82,7 @@ export function upcastStamped({ seq, receivedAt, v, ...written }: (NewEntry | Ol
 }
 
 /** `plug/ecu`, `plug/ecu/12`, `stud/frame`, `cap`, as places were written. */
-function readPlace(text: string): ConnectionTarget | undefined {
+function readPlace(text: string): PlannedPlace | undefined {
   if (text === 'cap') return { closed: 'cap' }
   const [kind, id, cavity] = text.split('/')
   if (!id) return undefined

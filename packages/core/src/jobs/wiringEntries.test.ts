@@ -1,3 +1,4 @@
+import { newEntrySchema } from './schema.ts'
 import { describe, expect, test } from 'vitest'
 import { wireLabels } from '../handover/index.ts'
 import { connectionPlan, differences, joinPracticeOf } from '../wiring/index.ts'
@@ -142,11 +143,21 @@ describe('decisions', () => {
 
   test.each<EntryBody>([
     { kind: 'place-chosen', kitEnd: 'ground', value: { stud: 'ghost' }, replaces: null },
-    { kind: 'place-chosen', kitEnd: 'ground', value: { kitEnd: 'ground' }, replaces: null },
     { kind: 'place-chosen', kitEnd: 'ghost', value: { closed: 'cap' }, replaces: null },
   ])('%j is unknown', (body) => {
     expect(planAppend(saloon, [], [{ id: 'x', ...body }])).toMatchObject({ kind: 'unknown' })
   })
+})
+
+test.each([
+  { kitEnd: 'ground' },
+  { open: true },
+  { closed: 'terminator' },
+  { connector: 'ecu-a', side: 'factory' },
+  'cap',
+])('%j is no place to fix an end to', (value) => {
+  const entry = { id: 'x', kind: 'place-chosen', kitEnd: 'ground', value, replaces: null }
+  expect(newEntrySchema.safeParse(entry).success).toBe(false)
 })
 
 test('the battery is off from the step that takes it off to the one that brings it back', () => {

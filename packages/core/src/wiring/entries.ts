@@ -15,7 +15,7 @@ import { connectEnd, disconnectEnd } from './connectEnd.ts'
 import { joinPractices } from './joinMethods.ts'
 import { pairSides } from './model.ts'
 import { targetWords } from './places.ts'
-import { connectionTargetSchema } from './schema.ts'
+import { connectionTargetSchema, plannedPlaceSchema } from './schema.ts'
 import { differenceKey, earlierWorks, irreversibleActs, type WiringState } from './state.ts'
 
 const entry = defineEntry<DossierPair, WiringState, Station>()
@@ -171,7 +171,7 @@ export const joiningChosen = decision({
 export const placeChosen = decision({
   kind: 'place-chosen',
   of: { kitEnd: idField },
-  value: connectionTargetSchema,
+  value: plannedPlaceSchema,
   read: ({ decided }, { kitEnd }) => decided.places[kitEnd],
   write({ decided }, { kitEnd }, answer) {
     if (answer) decided.places[kitEnd] = answer
@@ -185,9 +185,6 @@ export const placeChosen = decision({
       ...(to && 'stud' in to ? known(machine.studs, to.stud, 'value', `stud of the ${machine.model}`) : []),
       ...(to && 'connector' in to
         ? known(machine.connectors, to.connector, 'value', `plug of the ${machine.model}`)
-        : []),
-      ...(to && 'kitEnd' in to
-        ? [{ code: 'unknown-reference', path: 'value', message: 'An end of the loom is no place to fix an end to.' }]
         : []),
     ]
   },

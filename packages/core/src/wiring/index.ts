@@ -15,6 +15,7 @@ export {
   type Finding,
   type FindingPlace,
   type PairSide,
+  type PlannedPlace,
 } from './model.ts'
 export { sameTarget, targetWords } from './places.ts'
 export { plannedConnections } from './plannedConnections.ts'

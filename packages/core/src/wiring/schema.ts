@@ -15,6 +15,14 @@ export const connectionTargetSchema = z.union([
   z.strictObject({ open: z.literal(true) }),
 ])
 
+/** A place that an end is fixed to in the plan: a whole plug, a cavity, a stud, or capped. */
+export const plannedPlaceSchema = z.union([
+  z.strictObject({ connector: id, cavity: z.int().positive() }),
+  z.strictObject({ connector: id }),
+  z.strictObject({ stud: id }),
+  z.strictObject({ closed: z.literal('cap') }),
+])
+
 export const connectionSchema = z.strictObject({
   kitEnd: id,
   to: connectionTargetSchema,

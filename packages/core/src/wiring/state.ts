@@ -1,7 +1,7 @@
 import type { DossierPair, Kit, KitEndId, TapMethod } from '../dossiers/index.ts'
 import type { Decided, Done } from '../journal/index.ts'
 import type { JoinPractice } from './joinMethods.ts'
-import type { ConnectionTarget, FindingPlace } from './model.ts'
+import type { ConnectionTarget, FindingPlace, PlannedPlace } from './model.ts'
 import { sameTarget, targetWords } from './places.ts'
 import { proposeMatches, type Match, type MatchLock } from './proposeMatches.ts'
 
@@ -46,7 +46,7 @@ export interface TakenReading extends Done {
 export interface WiringDecisions {
   joining?: Decided<JoinPractice>
   /** Places fixed by hand, by end; capped is a place too. */
-  places: Record<KitEndId, Decided<ConnectionTarget>>
+  places: Record<KitEndId, Decided<PlannedPlace>>
 }
 
 /** What is connected, and what is known of the wires. */

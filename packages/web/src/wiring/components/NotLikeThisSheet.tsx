@@ -1,6 +1,6 @@
 import type { KitEnd, TapMethod } from '@tidy-badger/core/dossiers'
 import { type EntryBody } from '@tidy-badger/core/jobs'
-import { type ConnectionTarget, findWires, placeChosen, placeText } from '@tidy-badger/core/wiring'
+import { type ConnectionTarget, findWires, placeChosen, placeText, type PlannedPlace } from '@tidy-badger/core/wiring'
 import { useMemo, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'
@@ -132,7 +132,7 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
 function PlanHere({ end, onDone }: { end: KitEnd; onDone: () => void }) {
   const { dossiers, plan, state, write } = useJob()
   const [value, setValue] = useState('')
-  const targets: { place: string; to: ConnectionTarget; words: string }[] = useMemo(() => {
+  const targets: PlanChoice[] = useMemo(() => {
     const { machine } = dossiers
     if (end.type === 'inline-pair') return machine.connectors.map((item) => choiceOf({ connector: item.id }, item.name))
     if (end.type === 'ring') return machine.studs.map((item) => choiceOf({ stud: item.id }, item.name))
@@ -146,9 +146,9 @@ function PlanHere({ end, onDone }: { end: KitEnd; onDone: () => void }) {
   }, [dossiers, end])
   const locked = plan.find((match) => match.kitEnd === end.id)?.locked ?? false
   if (targets.length === 0) return null
-  const choose = (to: ConnectionTarget | null) =>
+  const choose = (to: PlannedPlace | null) =>
     write(placeChosen.answer(state, { kitEnd: end.id }, to)).then((written) => written && onDone())
-  const picked: ConnectionTarget | undefined =
+  const picked: PlannedPlace | undefined =
     value === 'cap' ? { closed: 'cap' } : targets.find((item) => item.place === value)?.to
   return (
     <section className="flex flex-col gap-2">
@@ -216,6 +216,12 @@ function WireFinder({ onPick }: { onPick: (to: ConnectionTarget, method: TapMeth
   )
 }
 
-function choiceOf(to: ConnectionTarget, words: string): { place: string; to: ConnectionTarget; words: string } {
+interface PlanChoice {
+  place: string
+  to: PlannedPlace
+  words: string
+}
+
+function choiceOf(to: PlannedPlace, words: string): PlanChoice {
   return { place: placeText(to), to, words }
 }
