@@ -45,7 +45,7 @@ for (const [machine, kit] of fittings)
     await page.goto(`/job/${id}/take-in`)
     const nav = page.getByRole('navigation', { name: 'Stations' })
     for (const station of stations) {
-      await nav.getByRole('link', { name: `${stationNames[station]}, done` }).click()
+      await nav.getByRole('link', { name: new RegExp(`^${stationNames[station]} ?, done$`) }).click()
       await expect(page).toHaveURL(new RegExp(`/job/${id}/${station}`))
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
       for (const picture of pictures[station] ?? []) {
