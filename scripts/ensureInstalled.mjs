@@ -1,4 +1,5 @@
-// Installs what a fresh clone lacks: the packages of the lockfile, and, with --browser, Debian's Chromium.
+// Installs what a fresh clone lacks: the packages of the lockfile, and, with --browser, Debian's Chromium. With --if-none packages are
+// left as they are where there are any: a prompt beside a running server must not pull them away from under it.
 import { execSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
@@ -9,7 +10,8 @@ const run = (command) => execSync(command, { stdio: 'inherit' })
 
 const mark = 'node_modules/.tidy-badger-lock'
 const wanted = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex')
-if (!existsSync(mark) || readFileSync(mark, 'utf8') !== wanted) {
+const lacking = () => !existsSync(mark) || (!process.argv.includes('--if-none') && readFileSync(mark, 'utf8') !== wanted)
+if (lacking()) {
   console.log('Installing packages…')
   run('npm ci --no-audit --no-fund --loglevel=error')
   mkdirSync('node_modules', { recursive: true })
