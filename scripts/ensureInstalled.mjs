@@ -10,7 +10,8 @@ const run = (command) => execSync(command, { stdio: 'inherit' })
 
 const mark = 'node_modules/.tidy-badger-lock'
 const wanted = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex')
-const lacking = () => !existsSync(mark) || (!process.argv.includes('--if-none') && readFileSync(mark, 'utf8') !== wanted)
+const lacking = () =>
+  !existsSync(mark) || (!process.argv.includes('--if-none') && readFileSync(mark, 'utf8') !== wanted)
 if (lacking()) {
   console.log('Installing packages…')
   run('npm ci --no-audit --no-fund --loglevel=error')
