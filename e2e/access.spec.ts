@@ -1,25 +1,17 @@
 import { networkInterfaces } from 'node:os'
-import { expect, expectAccessible, journalOf, named, saved, test } from './support/fixtures.ts'
+import { expect, expectAccessible, journalOf, named, post, saved, test } from './support/fixtures.ts'
 import { pictureWithPlace } from './support/picture.ts'
 import { runApp } from './support/runApp.ts'
 
 async function newJob(app: { url: string }, machine: string, kit: string, title = 'A job'): Promise<string> {
-  const answer = await fetch(`${app.url}/api/jobs`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ machine: { id: machine }, kit: { id: kit }, title }),
-  })
+  const answer = await post(`${app.url}/api/jobs`, { machine: { id: machine }, kit: { id: kit }, title })
   return (await answer.json()).id
 }
 
 test('the order is changed by keys and buttons, and what breaks is said', async ({ page, app }) => {
   const id = await newJob(app, 'ostrel-kittiwake-640', 'quernby-p4-eight')
   const hump = { kind: 'mount-place-chosen', value: 'hump', replaces: null }
-  await fetch(`${app.url}/api/jobs/${id}/journal`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ entries: [{ ...hump, id: `${id}-hump` }] }),
-  })
+  await post(`${app.url}/api/jobs/${id}/journal`, { entries: [{ ...hump, id: `${id}-hump` }] })
   await page.goto(`/job/${id}/open-up`)
   const rows = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: / off ?, open/ }) })
   await expect(rows.first()).toContainText('Pillion seat off')

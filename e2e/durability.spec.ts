@@ -2,10 +2,7 @@ import { mkdir, mkdtemp, rename, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { runApp, yardFolder } from './support/runApp.ts'
-import { expect, test } from './support/fixtures.ts'
-
-const post = (url: string, body: unknown) =>
-  fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+import { expect, post, test } from './support/fixtures.ts'
 
 test('what was acknowledged survives kill -9', async () => {
   let app = await runApp({ folder: await yardFolder() })

@@ -3,12 +3,10 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { expect, expectAccessible, journalOf, named, saved, test, watch } from './support/fixtures.ts'
+import { expect, expectAccessible, journalOf, named, post, saved, test, watch } from './support/fixtures.ts'
 import { runApp, yardFolder } from './support/runApp.ts'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
-const post = (url: string, body: unknown) =>
-  fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
 const quad = { machine: { id: 'pellick-gorse-430' }, kit: { id: 'quernby-p1' } }
 
 test('a failure that passes turns no work into “not taken”: it is tried again, and “send again” does not wait', async ({

@@ -1,4 +1,4 @@
-import { expect, journalOf, named, saved, test, watch } from './support/fixtures.ts'
+import { expect, journalOf, named, post, saved, test, watch } from './support/fixtures.ts'
 
 test('with the link cut one works on, reloads, and loses nothing; two people on one job', async ({
   page,
@@ -74,12 +74,8 @@ test('a setting chosen offline that somebody else changed meanwhile is shown, no
   await page.getByLabel('Map in use').selectOption('A')
   await page.getByRole('listitem').filter({ hasText: 'Map in use' }).getByRole('button', { name: 'Set' }).click()
   await expect(page.getByText('link down, 1 not yet sent')).toBeVisible()
-  const answer = await fetch(`${app.url}/api/jobs/${id}/journal`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({
-      entries: [{ id: 'other-setting', kind: 'setting', setting: 'map', value: 'B', replaces: null, by: 'Tomas' }],
-    }),
+  const answer = await post(`${app.url}/api/jobs/${id}/journal`, {
+    entries: [{ id: 'other-setting', kind: 'setting', setting: 'map', value: 'B', replaces: null, by: 'Tomas' }],
   })
   expect(answer.status).toBe(200)
   await context.setOffline(false)

@@ -1,12 +1,12 @@
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, saved, test } from './support/fixtures.ts'
+import { expect, expectAccessible, post, saved, test } from './support/fixtures.ts'
 import type { RunningApp } from './support/runApp.ts'
 
 async function newJob(app: RunningApp, machine: string, kit: string): Promise<string> {
-  const answer = await fetch(`${app.url}/api/jobs`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ machine: { id: machine }, kit: { id: kit }, title: `Loom of ${machine}` }),
+  const answer = await post(`${app.url}/api/jobs`, {
+    machine: { id: machine },
+    kit: { id: kit },
+    title: `Loom of ${machine}`,
   })
   return (await answer.json()).id
 }

@@ -1,6 +1,6 @@
 import { stationNames, stations } from '@tidy-badger/core/dossiers'
 import { wholeJob } from '../packages/core/src/jobs/wholeJobCase.ts'
-import { expect, expectAccessible, test } from './support/fixtures.ts'
+import { expect, expectAccessible, post, test } from './support/fixtures.ts'
 
 const fittings = [
   ['ostrel-pika-449', 'wren-core-34'],
@@ -28,11 +28,7 @@ for (const [machine, kit] of fittings)
     app,
   }) => {
     const send = async (path: string, body: unknown) => {
-      const answer = await fetch(`${app.url}${path}`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(body),
-      })
+      const answer = await post(`${app.url}${path}`, body)
       expect(answer.ok, await answer.clone().text()).toBe(true)
       return answer.json()
     }

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
-import { expect, expectAccessible, saved, test } from './support/fixtures.ts'
+import { expect, expectAccessible, post, saved, test } from './support/fixtures.ts'
 import type { RunningApp } from './support/runApp.ts'
 
 interface Entry {
@@ -62,10 +62,10 @@ for (const [machine, kit] of fittings)
     page,
     app,
   }) => {
-    const answer = await fetch(`${app.url}/api/jobs`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ machine: { id: machine }, kit: { id: kit }, title: `All of ${machine}` }),
+    const answer = await post(`${app.url}/api/jobs`, {
+      machine: { id: machine },
+      kit: { id: kit },
+      title: `All of ${machine}`,
     })
     const { id } = await answer.json()
     await bySpaceBar(page, id, 'make-safe')

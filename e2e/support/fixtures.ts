@@ -18,6 +18,11 @@ interface Fixtures {
 
 let copies = 0
 
+/** Sends JSON to a server, as a script would. */
+export function post(url: string, body: unknown): Promise<Response> {
+  return fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+}
+
 export const test = base.extend<Fixtures, WorkerFixtures>({
   app: [
     async ({}, use) => {
@@ -32,11 +37,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
       const file = await (await fetch(`${app.url}/api/jobs/${demo}/export`)).json()
       const id = `${demo}-copy-${process.pid}-${copies++}`
       const job = { ...file.job, id, origin: id, title: `${file.job.title} (${id})` }
-      const answer = await fetch(`${app.url}/api/jobs/import`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ ...file, job }),
-      })
+      const answer = await post(`${app.url}/api/jobs/import`, { ...file, job })
       return (await answer.json()).id
     })
   },

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { DossierPair, Station } from '../dossiers/index.ts'
-import { defineDecision, defineEntry, doneBy, idField, known, textField } from '../journal/index.ts'
+import { defineDecision, defineEntry, doneBy, idField, known, textField, slotOf } from '../journal/index.ts'
 import type { Problem } from '../shared/index.ts'
 import { findTarget, waysTo } from './compileAccess.ts'
 import { batteryPractices, batteryPracticesFor, type AccessState } from './state.ts'
@@ -77,10 +77,7 @@ export const batteryChosen = decision({
   kind: 'battery-practice-chosen',
   of: {},
   value: z.enum(batteryPractices),
-  read: ({ decided }) => decided.battery,
-  write({ decided }, _of, answer) {
-    decided.battery = answer
-  },
+  at: ({ decided }) => slotOf(decided, 'battery'),
   refs: ({ machine }, { value }) =>
     value === null || batteryPracticesFor(machine).includes(value)
       ? []
@@ -92,10 +89,7 @@ export const peopleChosen = decision({
   kind: 'people-chosen',
   of: {},
   value: z.union([z.literal(1), z.literal(2)]),
-  read: ({ decided }) => decided.people,
-  write({ decided }, _of, answer) {
-    decided.people = answer
-  },
+  at: ({ decided }) => slotOf(decided, 'people'),
   about: () => 'How many work on it',
 })
 
@@ -103,10 +97,7 @@ export const coverOrderChosen = decision({
   kind: 'cover-order-chosen',
   of: {},
   value: z.array(idField).max(200),
-  read: ({ decided }) => decided.coverOrder,
-  write({ decided }, _of, answer) {
-    decided.coverOrder = answer
-  },
+  at: ({ decided }) => slotOf(decided, 'coverOrder'),
   refs: ({ machine }, { value }) => [
     ...(value ?? [])
       .filter((id) => !machine.covers?.some((cover) => cover.id === id))
@@ -122,10 +113,7 @@ export const alsoChosen = decision({
   kind: 'also-reached-chosen',
   of: {},
   value: z.array(z.string().min(1).max(140)).max(200),
-  read: ({ decided }) => decided.also,
-  write({ decided }, _of, answer) {
-    decided.also = answer
-  },
+  at: ({ decided }) => slotOf(decided, 'also'),
   refs: ({ machine }, { value }) =>
     (value ?? [])
       .filter((id) => !findTarget(machine, id))
@@ -139,11 +127,7 @@ export const wayChosen = decision({
   kind: 'way-chosen',
   of: { target: z.string().min(1).max(140) },
   value: idField,
-  read: ({ decided }, { target }) => decided.ways[target],
-  write({ decided }, { target }, answer) {
-    if (answer) decided.ways[target] = answer
-    else delete decided.ways[target]
-  },
+  at: ({ decided }, { target }) => slotOf(decided.ways, target),
   refs({ machine }, { target: key, value }) {
     const target = findTarget(machine, key)
     if (!target)

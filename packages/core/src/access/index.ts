@@ -3,10 +3,7 @@ export {
   alsoChosen,
   batteryChosen,
   coverName,
-  coverOff,
-  coverOn,
   coverOrderChosen,
-  leftOff,
   peopleChosen,
   wayChosen,
 } from './entries.ts'
@@ -21,7 +18,6 @@ export {
   handOrderOf,
   inPractice,
   peopleOf,
-  type AccessDecisions,
   type AccessState,
   type BatteryPractice,
 } from './state.ts'

@@ -1,2 +1,2 @@
-export { checkKitEntries, partChecked, toolChecked } from './entries.ts'
-export { freshCheckKit, partStates, type CheckKitState, type PartState } from './state.ts'
+export { checkKitEntries } from './entries.ts'
+export { freshCheckKit, type CheckKitState, type PartState } from './state.ts'

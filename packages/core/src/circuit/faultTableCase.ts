@@ -4,13 +4,12 @@ import {
   type Kit,
   type Machine,
   type MeterState,
-  type SignalKind,
-  type SignalRole,
+  type Wire,
 } from '../dossiers/index.ts'
 import { type Connection, plannedConnections, proposeMatches, sourceOf } from '../wiring/index.ts'
 import { fittings, shippedMachines } from '../wiring/shippedCase.ts'
 import { buildCircuit } from './buildCircuit.ts'
-import { outputShare } from './deviceFigures.ts'
+import { busOf, dividers, sensorOf } from './sensorCase.ts'
 import type { CircuitFault, CircuitReading, FittedKit, ProbePlace } from './model.ts'
 
 /** What a meter should show with a fault, by hand: a range, or nothing that could be shown. */
@@ -53,13 +52,6 @@ export const faultNames = [
 ] as const
 export type FaultName = (typeof faultNames)[number]
 
-const dividers: readonly SignalRole[] = [
-  'manifold-pressure',
-  'boost-pressure',
-  'rail-pressure',
-  'throttle-position',
-  'pedal-position',
-]
 const metal: ProbePlace = { bare: 'metal' }
 const about = (volts: number, by = 0.06): Expected => ({ low: volts - by, high: volts + by })
 const nothing: Expected = { low: -0.1, high: 0.1 }
@@ -89,89 +81,64 @@ const row = (fault: FaultName, given: Omit<FaultRow, 'fault' | 'fitted' | 'state
   fault,
 })
 
-/** A plug with one reference, one sensor ground and a signal that is their divider; pressure sensors first. */
+/** What may go wrong with a sensor on a reference. */
 function sensorRows(machine: Machine): FaultRow[] {
-  const { wiresOf, nets, placesOfNet, connectors } = machineIndex(machine)
-  const byWire = machine.nets.some((net) => net.role === 'throttle-motor')
-  const [sensor] = machine.connectors
-    .flatMap((connector) => {
-      const of = (signal: SignalKind) =>
-        (wiresOf.get(connector.id) ?? []).filter(({ wire }) => nets.get(wire.net)?.signal === signal)
-      const [reference, signals, ground] = [of('reference-5v'), of('analogue-0-5'), of('sensor-ground')]
-      const net = nets.get(signals.at(0)?.wire.net ?? '')
-      if (connector.ecu || reference.length !== 1 || ground.length !== 1 || !net || !dividers.includes(net.role))
-        return []
-      return [
-        {
-          connector: connector.id,
-          reference: reference[0],
-          signal: signals[0],
-          ground: ground[0],
-          net,
-          tracks: signals.length,
-          dividing: signals.filter(({ wire }) => dividers.includes(nets.get(wire.net)?.role ?? 'supply')).length,
-        },
-      ]
-    })
-    .sort((a, b) => dividers.indexOf(a.net.role) - dividers.indexOf(b.net.role))
-  if (!sensor) return []
-  const { connector, reference, signal, ground, net, tracks, dividing } = sensor
-  const share = outputShare(net.role, net.track, byWire, 'key on')
-  const pin = ({ cavity }: { cavity: number }): ProbePlace => ({ connector, cavity })
-  const wire = (id: string, ohms: number | null): CircuitFault[] => [{ kind: 'wire', wire: id, ohms }]
+  const { placesOfNet, connectors, nets } = machineIndex(machine)
+  const { pin, reference, signal, ground, net, tracks, dividing, share } = sensorOf(machine)
+  const wire = ({ id }: Wire, ohms: number | null): CircuitFault[] => [{ kind: 'wire', wire: id, ohms }]
   const touch = (from: ProbePlace, to: ProbePlace): CircuitFault[] => [{ kind: 'touch', from, to, ohms: 0.05 }]
-  const unit = placesOfNet.get(net.id)?.find((place) => connectors.get(place.connector)?.ecu)
+  const unit = placesOfNet.get(net)?.find((place) => connectors.get(place.connector)?.ecu)
   const post = machine.studs.find((stud) => nets.get(stud.net)?.signal === 'supply-always')
   const lifted = (5 * tracks * 200) / (trackOhms + tracks * 200)
   // Only dividers draw on the reference; a thermistor in the same plug does not.
   const dropped = (5 * trackOhms) / (trackOhms + dividing * 500)
   return [
     row('sensor ground open', {
-      red: pin(signal),
-      faults: wire(ground.wire.id, null),
+      red: pin('signal'),
+      faults: wire(ground, null),
       expected: { low: 4.6, high: 5.05 },
     }),
     row('200 Ω in the sensor ground', {
-      red: pin(signal),
-      faults: wire(ground.wire.id, 200),
+      red: pin('signal'),
+      faults: wire(ground, 200),
       expected: about(lifted + share * (5 - lifted)),
     }),
-    row('reference open', { red: pin(signal), faults: wire(reference.wire.id, null), expected: nothing }),
+    row('reference open', { red: pin('signal'), faults: wire(reference, null), expected: nothing }),
     row('500 Ω in the reference', {
-      red: pin(signal),
-      faults: wire(reference.wire.id, 500),
+      red: pin('signal'),
+      faults: wire(reference, 500),
       expected: about(share * dropped),
     }),
     ...(unit
       ? [
           row('signal wire open, at the control unit', {
             red: { connector: unit.connector, cavity: unit.cavity },
-            faults: wire(signal.wire.id, null),
+            faults: wire(signal, null),
             expected: nothing,
           }),
         ]
       : []),
     row('signal contact open, at the plug', {
-      red: pin(signal),
-      faults: [{ kind: 'contact', connector, cavity: signal.cavity, ohms: null }],
+      red: pin('signal'),
+      faults: [{ kind: 'contact', ...pin('signal'), ohms: null }],
       expected: nothing,
     }),
-    row('signal on ground', { red: pin(signal), faults: touch(pin(signal), pin(ground)), expected: nothing }),
+    row('signal on ground', { red: pin('signal'), faults: touch(pin('signal'), pin('ground')), expected: nothing }),
     row('signal on the reference', {
-      red: pin(signal),
-      faults: touch(pin(signal), pin(reference)),
+      red: pin('signal'),
+      faults: touch(pin('signal'), pin('reference')),
       expected: about(5, 0.1),
     }),
     ...(post
       ? [
           row('reference on the battery', {
-            red: pin(reference),
-            faults: touch(pin(reference), { stud: post.id }),
+            red: pin('reference'),
+            faults: touch(pin('reference'), { stud: post.id }),
             expected: { low: 11.5, high: 28 },
           }),
         ]
       : []),
-    row('reference on ground', { red: pin(reference), faults: touch(pin(reference), metal), expected: nothing }),
+    row('reference on ground', { red: pin('reference'), faults: touch(pin('reference'), metal), expected: nothing }),
   ]
 }
 
@@ -214,16 +181,9 @@ function supplyRows(machine: Machine): FaultRow[] {
 }
 
 function busRows(machine: Machine): FaultRow[] {
-  const { wiresOf, nets } = machineIndex(machine)
-  const both = machine.connectors.flatMap((connector) => {
-    const wires = wiresOf.get(connector.id) ?? []
-    const of = (signal: SignalKind) => wires.find(({ wire }) => nets.get(wire.net)?.signal === signal)?.cavity
-    const [high, low] = [of('bus-high'), of('bus-low')]
-    return high !== undefined && low !== undefined ? [{ connector, high, low }] : []
-  })
-  const unit = both.find(({ connector }) => connector.ecu)
-  const socket = both.find(({ connector }) => /diagnostic/i.test(connector.device))
-  if (!unit || !socket) return []
+  const bus = busOf(machine)
+  if (!bus) return []
+  const { unit, socket } = bus
   const at = (plug: typeof unit, cavity: number): ProbePlace => ({ connector: plug.connector.id, cavity })
   const asked = { state: 'battery off' as const, red: at(socket, socket.high), black: at(socket, socket.low) }
   return [

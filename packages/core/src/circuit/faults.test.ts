@@ -1,63 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import { machineIndex, type Kit, type Machine, type SignalKind, type SignalRole, type Wire } from '../dossiers/index.ts'
+import { machineIndex, type Kit, type Machine, type Wire } from '../dossiers/index.ts'
 import { plannedConnections, proposeMatches, type Connection } from '../wiring/index.ts'
 import { fittings, shippedKit, shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
 import { buildCircuit } from './buildCircuit.ts'
-import { outputShare } from './deviceFigures.ts'
+import { busOf, sensorOf, type Sensor } from './sensorCase.ts'
 import type { CircuitFault, CircuitOptions, FittedKit, ProbePlace } from './model.ts'
-
-/** A sensor of a machine that lives on a 5 V reference, with its wires. */
-interface Sensor {
-  machine: Machine
-  connector: string
-  reference: Wire
-  signal: Wire
-  ground: Wire
-  pin: (what: 'reference' | 'signal' | 'ground') => { connector: string; cavity: number }
-  /** How many tracks hang on the one ground. */
-  tracks: number
-  /** Share of the reference it gives with the key on. */
-  share: number
-}
-
-/** A plug with one reference, one sensor ground and a signal that is their divider; pressure sensors first. */
-function sensorOf(machine: Machine): Sensor {
-  const { wiresOf, nets } = machineIndex(machine)
-  const byWire = machine.nets.some((net) => net.role === 'throttle-motor')
-  const found = machine.connectors.flatMap((connector): (Sensor & { role: SignalRole })[] => {
-    if (connector.ecu) return []
-    const wires = wiresOf.get(connector.id) ?? []
-    const of = (signal: SignalKind) => wires.filter(({ wire }) => nets.get(wire.net)?.signal === signal)
-    const [reference, signals, ground] = [of('reference-5v'), of('analogue-0-5'), of('sensor-ground')]
-    const signal = signals.at(0)
-    const net = signal && nets.get(signal.wire.net)
-    if (reference.length !== 1 || ground.length !== 1 || !net || !dividers.includes(net.role)) return []
-    const cavities = { reference: reference[0].cavity, signal: signal.cavity, ground: ground[0].cavity }
-    return [
-      {
-        machine,
-        connector: connector.id,
-        reference: reference[0].wire,
-        signal: signal.wire,
-        ground: ground[0].wire,
-        pin: (what) => ({ connector: connector.id, cavity: cavities[what] }),
-        share: outputShare(net.role, net.track, byWire, 'key on'),
-        tracks: signals.length,
-        role: net.role,
-      },
-    ]
-  })
-  const best = found.sort((a, b) => dividers.indexOf(a.role) - dividers.indexOf(b.role)).at(0)
-  if (!best) throw new Error(`${machine.id} has no such sensor`)
-  return best
-}
-const dividers: readonly SignalRole[] = [
-  'manifold-pressure',
-  'boost-pressure',
-  'rail-pressure',
-  'throttle-position',
-  'pedal-position',
-]
 
 const negative = ({ studs, nets }: Machine): ProbePlace => {
   const post = studs.find((stud) => nets.find((net) => net.id === stud.net)?.signal === 'power-ground')
@@ -149,7 +96,7 @@ describe.each(withSensor)('a sensor on a reference, $name', ({ sensor }) => {
 describe.each(shippedMachines.map((machine) => ({ name: machine.id, machine })))(
   'supplies and bus, $name',
   ({ machine }) => {
-    const { placesOfNet, wiresOf, nets } = machineIndex(machine)
+    const { placesOfNet } = machineIndex(machine)
     const supply = machine.nets.find(
       ({ id, signal, role }) =>
         signal === 'supply-switched' && role === 'supply' && (placesOfNet.get(id)?.length ?? 0) > 1,
@@ -166,15 +113,9 @@ describe.each(shippedMachines.map((machine) => ({ name: machine.id, machine })))
     })
 
     test('one end of the bus off is 120 Ω, its wires touching nearly none', () => {
-      const both = machine.connectors.flatMap((connector) => {
-        const wires = wiresOf.get(connector.id) ?? []
-        const of = (signal: SignalKind) => wires.find(({ wire }) => nets.get(wire.net)?.signal === signal)?.cavity
-        const [high, low] = [of('bus-high'), of('bus-low')]
-        return high !== undefined && low !== undefined ? [{ connector, high, low }] : []
-      })
-      const unit = both.find(({ connector }) => connector.ecu)
-      const socket = both.find(({ connector }) => /diagnostic/i.test(connector.device))
-      if (!unit || !socket) return
+      const bus = busOf(machine)
+      if (!bus) return
+      const { unit, socket } = bus
       const ohms = (faults: CircuitFault[]) => {
         const circuit = buildCircuit(machine, [], { state: 'battery off', faults })
         const at = (cavity: number): ProbePlace => ({ connector: socket.connector.id, cavity })

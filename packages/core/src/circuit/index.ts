@@ -4,4 +4,4 @@ export { meterFigures, type AlikeWire, type MeterFigure } from './meterFigures.t
 export type { CircuitFault, CircuitOptions, CircuitReading, FittedKit, ProbePlace } from './model.ts'
 export { alikeWords, builtWords } from './words.ts'
 export { readingAnswerSchema, readingAskedSchema, type ReadingAnswer, type ReadingAsked } from './schema.ts'
-export { moduleSupply, supplyStates, type ModuleSupply } from './moduleSupply.ts'
+export { moduleSupply, type ModuleSupply } from './moduleSupply.ts'

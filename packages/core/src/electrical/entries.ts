@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { DossierPair, Station } from '../dossiers/index.ts'
-import { defineDecision, type Decided } from '../journal/index.ts'
+import { defineDecision, type Decided, slotOf } from '../journal/index.ts'
 import { feedPractices, type FeedPractice } from './feedOptions.ts'
 import { groundPractices, type GroundPractice } from './groundCheck.ts'
 
@@ -29,10 +29,7 @@ export const feedingChosen = decision({
   kind: 'feeding-practice-chosen',
   of: {},
   value: z.enum(feedPractices),
-  read: ({ decided }) => decided.feeding,
-  write({ decided }, _of, answer) {
-    decided.feeding = answer
-  },
+  at: ({ decided }) => slotOf(decided, 'feeding'),
   about: () => 'Feed',
 })
 
@@ -40,10 +37,7 @@ export const groundingChosen = decision({
   kind: 'grounding-practice-chosen',
   of: {},
   value: z.enum(groundPractices),
-  read: ({ decided }) => decided.grounding,
-  write({ decided }, _of, answer) {
-    decided.grounding = answer
-  },
+  at: ({ decided }) => slotOf(decided, 'grounding'),
   about: () => 'Ground',
 })
 

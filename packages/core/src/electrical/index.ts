@@ -26,7 +26,6 @@ export {
   usablePct,
   type FeedKind,
   type FeedOption,
-  type FeedPractice,
 } from './feedOptions.ts'
 export {
   feedCardOf,
@@ -44,7 +43,6 @@ export {
   groundWords,
   judgeGround,
   type GroundPlace,
-  type GroundPractice,
   type GroundVerdict,
 } from './groundCheck.ts'
 export { idleDrain, type IdleDrainAsked } from './idleDrain.ts'

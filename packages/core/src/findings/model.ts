@@ -20,6 +20,12 @@ export interface FindingOf<RuleId extends string, Place> {
   remedy: string
 }
 
+/** A stop that a person may lift, and one that nobody may; what wants work; what wants to be known. */
+export const stop = (means: string): Rule => ({ severity: 'stop', liftable: true, means })
+export const neverLifted = (means: string): Rule => ({ severity: 'stop', liftable: false, means })
+export const fix = (means: string): Rule => ({ severity: 'fix', liftable: false, means })
+export const note = (means: string): Rule => ({ severity: 'note', liftable: false, means })
+
 /** Rules of one room. */
 export function defineRules<const Rules extends Readonly<Record<string, Rule>>>(rules: Rules): Rules {
   return rules

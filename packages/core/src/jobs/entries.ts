@@ -10,9 +10,10 @@ import {
   known,
   nameField,
   textField,
+  slotOf,
 } from '../journal/index.ts'
 import { largestInteger } from '../shared/index.ts'
-import type { WiringState } from '../wiring/index.ts'
+import { placeFields, type WiringState } from '../wiring/index.ts'
 import { takeInQuestions, type WorkState } from './state.ts'
 import { ruleCatalogue } from './ruleCatalogue.ts'
 
@@ -30,16 +31,7 @@ export const note = entry({
   kind: 'note',
   shape: {
     text: textField,
-    about: z
-      .strictObject({
-        kitEnd: idField.optional(),
-        connector: idField.optional(),
-        cavity: z.int().optional(),
-        stud: idField.optional(),
-        passage: idField.optional(),
-        station: z.enum(stations).optional(),
-      })
-      .optional(),
+    about: z.strictObject({ ...placeFields, station: z.enum(stations).optional() }).optional(),
   },
   apply(state, { text, about, ...head }) {
     state.notes.push({ ...doneBy(head), text, about })
@@ -175,11 +167,7 @@ export const answered = decision({
   kind: 'answered',
   of: { question: z.enum(takeInQuestions) },
   value: z.string().min(1).max(4000),
-  read: ({ decided }, { question }) => decided.answers[question],
-  write({ decided }, { question }, answer) {
-    if (answer) decided.answers[question] = answer
-    else delete decided.answers[question]
-  },
+  at: ({ decided }, { question }) => slotOf(decided.answers, question),
   about: ({ question }) => questionNames[question],
 })
 

@@ -14,7 +14,7 @@ export function jobGates(list: readonly Capability[]): Gate[] {
   return [
     (dossiers, state, entry) => {
       if (entry.kind !== 'station-done') return []
-      const bars = stationBars(dossiers, state, entry.station, jobFindings(dossiers, state, {}, list))
+      const bars = stationBars(dossiers, state, entry.station, () => jobFindings(dossiers, state, {}, list))
       const stops = bars.filter((bar) => bar.code === 'stop-open')
       if (stops.length > 0) return stops.map(({ code, says }) => ({ code, message: says }))
       const open = openAsks(dossiers, state, entry.station)

@@ -1,22 +1,11 @@
 export { alsoKitCost, type AlsoKit } from './alsoKit.ts'
-export { capabilities } from './capabilities.ts'
-export type { Capability, OwnWork } from './capability.ts'
 export { invalidatedBy, movesDossiers, refsInForce, refsNamed, type JobRefs } from './dossierChange.ts'
 export { endProgress, endsDone, type EndProgress } from './endProgress.ts'
 export { answered, dossierRefSchema } from './entries.ts'
 export { entryWords } from './entryWords.ts'
 export { builtConnections, connectionsPlanned, jobMeter, jobSupply, type JobMeter, type JobSupply } from './jobMeter.ts'
 export { gatedStations, jobFindings, type FindingContext, type JobFinding } from './jobFindings.ts'
-export {
-  checkReferences,
-  dependentsOf,
-  freshState,
-  jobJournal,
-  journalOf,
-  planAppend,
-  replay,
-  undoBatch,
-} from './jobJournal.ts'
+export { checkReferences, dependentsOf, planAppend, replay, undoBatch } from './jobJournal.ts'
 export { entryVersion, type EntryBody, type EntryKind, type JournalEntry, type NewEntry } from './model.ts'
 export {
   nothingDecided,
@@ -27,8 +16,8 @@ export {
   type TakeInQuestion,
 } from './state.ts'
 export { appendSchema, newEntrySchema } from './schema.ts'
-export { olderChoiceSchema, upcastEntry, upcastStamped, type OlderChoice } from './upcastEntry.ts'
-export { ruleCatalogue, rulesByRoom, type RuleId } from './ruleCatalogue.ts'
+export { upcastEntry, upcastStamped, type OlderChoice } from './upcastEntry.ts'
+export { ruleCatalogue, rulesByRoom } from './ruleCatalogue.ts'
 export { accessOf, accessOptionsOf, alsoCost, jobTargets, targetPlace } from './jobAccess.ts'
 export { daySpread, jobDay, jobTasks, wordsOf, type DayTask, type JobDay, type LearntTimes } from './jobTasks.ts'
 export { learntDay, learntTimes, measuredMinutes, type MeasuredMinutes, type TimeSample } from './measuredMinutes.ts'
@@ -52,5 +41,6 @@ export { jobSteps, madeFor, stepsOf } from './jobSteps.ts'
 export { openAsks, openWait, reasonAsked, reasonIsGiven, stepAsks } from './stepAsks.ts'
 export { entriesOfWork, stationWork, type TickWords, type WorkItem } from './workItems.ts'
 export { planTicks, type Tick } from './planTicks.ts'
+export { smoothWork } from './smoothWork.ts'
 export { jobFileSchema, readJobFile, type JobFile, type Provenance } from './jobFile.ts'
 export { mountPlaceOf, mountPlaceWhy, routesOf } from './mountPlace.ts'

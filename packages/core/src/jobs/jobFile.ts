@@ -1,4 +1,4 @@
-import { instant } from '../journal/index.ts'
+import { hashField, instant } from '../journal/index.ts'
 import { z } from 'zod'
 import { parseDossier, type Dossier, type DossierRef } from '../dossiers/index.ts'
 import {
@@ -33,11 +33,10 @@ export interface JobFile {
   photos?: { hash: string; data: string }[]
 }
 
-const hash = z.string().regex(/^[0-9a-f]{64}$/, 'must be a SHA-256 in 64 hex digits')
 const ref = z.strictObject({
   id: z.string().min(1),
   version: z.int().positive().max(largestInteger),
-  hash,
+  hash: hashField,
   variant: z.string().min(1).optional(),
 })
 
@@ -65,11 +64,11 @@ export const jobFileSchema = z.strictObject({
     kit: ref,
   }),
   provenance: z.array(z.strictObject({ job: z.string().max(100), importedAt: instant })),
-  dossiers: z.array(z.strictObject({ hash, document: z.record(z.string(), z.unknown()) })),
+  dossiers: z.array(z.strictObject({ hash: hashField, document: z.record(z.string(), z.unknown()) })),
   journal: z.array(stamped),
-  logs: z.array(z.strictObject({ hash, encoding: z.enum(['utf-8', 'gzip-base64']), data: z.string() })),
+  logs: z.array(z.strictObject({ hash: hashField, encoding: z.enum(['utf-8', 'gzip-base64']), data: z.string() })),
   photos: z
-    .array(z.strictObject({ hash, data: z.string() }))
+    .array(z.strictObject({ hash: hashField, data: z.string() }))
     .max(5000)
     .optional(),
 })

@@ -60,8 +60,7 @@ function stepText(dossiers: JobDossiers, state: Needed, step: Step): string {
   const sheet = kit.places?.find((item) => item.machine === machine.id)?.place
   const elsewhere = !madeFor(kit, machine) || (place !== undefined && sheet !== undefined && place.id !== sheet)
   // Words about a place are the sheet's own only where it names the place and the module goes there.
-  const inItsWords = !elsewhere && place?.id === sheet
-  if (!inItsWords && place && step.marks === 'mount' && step.station === 'lay-loom')
+  if (place && (elsewhere || sheet === undefined) && step.marks === 'mount' && step.station === 'lay-loom')
     return `Set the ${inSentence(kit.module.name)} at ${inSentence(place.name)} (${place.place}), do not fix it yet.`
   if (elsewhere && step.marks === 'route')
     return `Lay the loom${place ? ` from ${inSentence(place.name)}` : ''} through the passages the plan shows, plugged into nothing: every branch must reach its place.`

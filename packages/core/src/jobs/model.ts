@@ -16,5 +16,4 @@ export type JournalEntry = NewEntry & Stamps
 /** The version entries are written in. Older ones are upcast when read. */
 export const entryVersion = 3
 
-/** A part of a kit's loom that lies somewhere: the trunk, or an end. */
 export type { Invalidated, JobDossiers, JobState, TakeInQuestion } from './state.ts'

@@ -24,15 +24,15 @@ export interface StationBar {
 
 /**
  * Open stops before the engine runs and the machine leaves, and what is still in the tray.
- * @param findings of the job, where they are known already
+ * @param findings of the job, asked for only where stops bar
  */
 export function stationBars(
   dossiers: JobDossiers,
   state: JobState,
   station: Station,
-  findings?: readonly JobFinding[],
+  findings: () => readonly JobFinding[] = () => jobFindings(dossiers, state),
 ): StationBar[] {
-  const stops = gatedStations.includes(station) ? openStops(findings ?? jobFindings(dossiers, state)) : []
+  const stops = gatedStations.includes(station) ? openStops(findings()) : []
   const tray = trayBars(dossiers, state, station)
   return [
     ...stops.map(({ reason, remedy }): StationBar => ({ code: 'stop-open', says: `${reason} ${remedy}` })),
@@ -72,7 +72,7 @@ function standing(
   findings?: readonly JobFinding[],
 ): Pick<StationProgress, 'done' | 'reopened'> {
   if (!(station in state.stationsDone)) return { done: false }
-  const [bar] = stationBars(dossiers, state, station, findings)
+  const [bar] = stationBars(dossiers, state, station, findings && (() => findings))
   return bar ? { done: false, reopened: bar.says } : { done: true }
 }
 

@@ -76,6 +76,7 @@ describe('a decision as it was written up to version 2', () => {
     ['place.ground', 'nonsense'],
     ['take-in.weather', 'rain'],
     ['start', 'soon'],
+    ['people', '3'],
   ])('%s: %s, which is none, is kept as a note', (choice, value) => {
     expect(upcastEntry(older(choice, value))).toMatchObject({ kind: 'note', text: `Chosen, ${choice}: ${value}` })
   })

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { alsoChosen, batteryChosen, coverOrderChosen, peopleChosen, wayChosen } from '../access/index.ts'
 import { feedingChosen, groundingChosen } from '../electrical/index.ts'
-import { entryIdField, instant, nameField, type Stamps } from '../journal/index.ts'
+import { headFields, type Stamps } from '../journal/index.ts'
 import { farPlaceChosen, mountPlaceChosen, mountingChosen, tyingChosen } from '../routing/index.ts'
 import { joiningChosen, placeChosen, type PlannedPlace } from '../wiring/index.ts'
 import { answered } from './entries.ts'
@@ -10,10 +10,7 @@ import { entryVersion, type JournalEntry, type NewEntry } from './model.ts'
 
 /** A decision as it was written up to version 2: its question and answer as texts. */
 export const olderChoiceSchema = z.strictObject({
-  id: entryIdField,
-  at: instant.optional(),
-  by: nameField.optional(),
-  device: z.string().max(80).optional(),
+  ...headFields,
   kind: z.literal('choice'),
   choice: z.string().min(1).max(100),
   value: z.string().min(1).max(4000),
@@ -28,7 +25,7 @@ const asProposed = 'as proposed'
 type ReadText = (text: string) => unknown
 const plain: ReadText = (text) => text
 const list: ReadText = (text) => text.split(',').filter((id) => id !== '')
-const count: ReadText = (text) => (text === '2' ? 2 : 1)
+const count: ReadText = (text) => Number(text)
 
 const byName: Record<string, { kind: string; read: ReadText } | undefined> = {
   joining: { kind: joiningChosen.kind, read: plain },

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { z } from 'zod'
 import { describe, expect, test } from 'vitest'
 import { createJournal } from './createJournal.ts'
-import { defineDecision, sameValue } from './defineDecision.ts'
+import { defineDecision, sameValue, slotOf } from './defineDecision.ts'
 import { defineEntry } from './defineEntry.ts'
 import { doneBy, type Decided, type Done, type EntryHead, type Held } from './model.ts'
 
@@ -49,11 +49,7 @@ const limit = defineDecision<Rules, Shelf>()({
   kind: 'limit',
   of: {},
   value: z.number(),
-  read: (state) => state.limit,
-  write(state, _of, answer) {
-    if (answer) state.limit = answer
-    else delete state.limit
-  },
+  at: (state) => slotOf(state, 'limit'),
   about: () => 'Limit',
 })
 const rules: Rules = { known: ['a', 'b', 'c'] }

@@ -1,10 +1,9 @@
 import { z } from 'zod'
 import type { Problem } from '../shared/index.ts'
-import { entryIdField, nameField, type EntryDefinition } from './defineEntry.ts'
-import { instant } from './instant.ts'
+import { entryIdField, headFields, type EntryDefinition } from './defineEntry.ts'
 import type { AnyEntry, AnyState, Refusal } from './model.ts'
 import { planAppend, type AppendOptions, type AppendPlan } from './planAppend.ts'
-import { isUndo, replayEntries, type ReplayLaws } from './replayEntries.ts'
+import { isUndo, newlyHeld, replayEntries, type ReplayLaws } from './replayEntries.ts'
 
 export interface JournalForm<Context, State extends AnyState, Entry extends AnyEntry, Place> extends Omit<
   ReplayLaws<Context, State, Entry, Place>,
@@ -16,13 +15,6 @@ export interface JournalForm<Context, State extends AnyState, Entry extends AnyE
   gates?: readonly ((context: Context, state: State, entry: Entry) => Refusal[])[]
 }
 
-const head = {
-  id: entryIdField,
-  at: instant.optional(),
-  by: nameField.optional(),
-  device: z.string().max(80).optional(),
-}
-
 /** The laws of a journal over a list of kinds of entries: its form, what an entry may name, replay, appending and undoing. */
 export function createJournal<Context, State extends AnyState, Entry extends AnyEntry, Place = unknown>(
   form: JournalForm<Context, State, Entry, Place>,
@@ -32,8 +24,8 @@ export function createJournal<Context, State extends AnyState, Entry extends Any
     throw new Error('journal: two kinds of entries have one name')
   const laws = { ...form, definitions }
   const forms = [
-    ...form.entries.map(({ kind, shape }) => z.strictObject({ ...head, kind: z.literal(kind), ...shape })),
-    z.strictObject({ ...head, kind: z.literal('undo'), undoes: entryIdField }),
+    ...form.entries.map(({ kind, shape }) => z.strictObject({ ...headFields, kind: z.literal(kind), ...shape })),
+    z.strictObject({ ...headFields, kind: z.literal('undo'), undoes: entryIdField }),
   ]
   /** The form of an entry, of these kinds and further ones. */
   const schemaWith = <More extends z.ZodObject>(...more: More[]): z.ZodType<Entry | z.infer<More>> => {
@@ -49,8 +41,7 @@ export function createJournal<Context, State extends AnyState, Entry extends Any
       path: [path, problem.path].filter((part) => part !== '').join('.'),
     }))
   const undoDependents = (context: Context, working: readonly Entry[], undo: Entry): string[] => {
-    const before = new Set(replay(context, working).held.map((held) => held.entry))
-    return newlyHeld(before, replay(context, [...working, undo]))
+    return newlyHeld(replay(context, working), replay(context, [...working, undo]))
   }
   return {
     kinds: [...definitions.keys(), 'undo'],
@@ -93,14 +84,6 @@ export function createJournal<Context, State extends AnyState, Entry extends Any
     words: (entry: Entry, context: Context): string =>
       isUndo(entry) ? 'Undone' : (definitionOf(entry)?.words(entry, context) ?? entry.kind),
   }
-}
-
-/** Entries held now that were not before, latest first. */
-export function newlyHeld(before: ReadonlySet<string>, after: AnyState): string[] {
-  return after.held
-    .map((held) => held.entry)
-    .filter((id) => !before.has(id))
-    .reverse()
 }
 
 function undoOf<Entry extends AnyEntry>(id: string, undoes: string): Entry {

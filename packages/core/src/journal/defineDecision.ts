@@ -4,6 +4,27 @@ import type { EntryDefinition, ValueIn } from './defineEntry.ts'
 import { doneBy, type Decided, type EntryHead } from './model.ts'
 
 type AnyRecord = Record<string, unknown>
+/** A place in the state for one answer. */
+export interface Slot<Value> {
+  get: () => Decided<Value> | undefined
+  /** Undefined: the decision was given back. */
+  put: (answer: Decided<Value> | undefined) => void
+}
+
+/** The answer under one name of a record. */
+export function slotOf<Key extends string, Value>(
+  record: { [K in Key]?: Decided<NoInfer<Value>> },
+  key: Key,
+): Slot<Value> {
+  return {
+    get: () => record[key],
+    put(answer) {
+      if (answer) record[key] = answer
+      else delete record[key]
+    },
+  }
+}
+
 /** Where the answers of a decision lie in the state, and what is asked. */
 interface DecisionForm<Context, State, Kind extends string, Of extends z.ZodRawShape, Value extends z.ZodType> {
   kind: Kind
@@ -11,9 +32,8 @@ interface DecisionForm<Context, State, Kind extends string, Of extends z.ZodRawS
   of: Of
   /** The form of an answer. Null gives the decision back to the plan. */
   value: Value
-  /** The answer in force. */
-  read(state: State, of: ValueIn<Of>): Decided<z.infer<Value>> | undefined
-  write(state: State, of: ValueIn<Of>, decided: Decided<z.infer<Value>> | undefined): void
+  /** Where the answer in force stands. */
+  at(state: State, of: ValueIn<Of>): Slot<z.infer<Value>>
   /** What it names that is not there. */
   refs?(context: Context, entry: EntryHead & ValueIn<Of> & { value: z.infer<Value> | null }): Problem[]
   /** The answer in words. */
@@ -38,12 +58,13 @@ export function defineDecision<Context, State, Place = unknown>() {
       kind: form.kind,
       shape: { ...form.of, value: form.value.nullable(), replaces: form.value.nullable() },
       replaces: true,
-      ...(form.refs ? { refs: (context: Context, entry: EntryHead & Body) => form.refs?.(context, entry) ?? [] } : {}),
+      refs: form.refs,
       apply(state: State, entry: EntryHead & Body, context: Context): string | null {
-        const now = form.read(state, entry)?.value ?? null
+        const slot = form.at(state, entry)
+        const now = slot.get()?.value ?? null
         if (!sameValue(now, entry.replaces))
           return `It was ${say(entry.replaces, context)} when this was chosen, and is ${say(now, context)} now.`
-        form.write(state, entry, entry.value === null ? undefined : { ...doneBy(entry), value: entry.value })
+        slot.put(entry.value === null ? undefined : { ...doneBy(entry), value: entry.value })
         return null
       },
       words: (entry: EntryHead & Body, context: Context) =>
@@ -55,7 +76,7 @@ export function defineDecision<Context, State, Place = unknown>() {
       /** The entry that gives this answer in place of the one in force. */
       answer: (state: State, of: ValueIn<Of>, value: Answer | null): Body =>
         // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- as above
-        ({ kind: form.kind, ...(of as object), value, replaces: form.read(state, of)?.value ?? null }) as Body,
+        ({ kind: form.kind, ...(of as object), value, replaces: form.at(state, of).get()?.value ?? null }) as Body,
     })
   }
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { Problem } from '../shared/index.ts'
+import { instant } from './instant.ts'
 import type { EntryHead, Refusal } from './model.ts'
 
 /**
@@ -58,6 +59,14 @@ export const textField = z.string().min(1).max(10_000)
 /** SHA-256 of bytes kept beside the journal. */
 export const hashField = z.string().regex(/^[0-9a-f]{64}$/, 'must be a SHA-256 in 64 hex digits')
 export const nameField = z.string().min(1).max(80)
+
+/** What every entry has, whatever its kind. */
+export const headFields = {
+  id: entryIdField,
+  at: instant.optional(),
+  by: nameField.optional(),
+  device: z.string().max(80).optional(),
+}
 
 /** A list that has to hold an id. @returns one problem at `path` where it does not */
 export function known(list: readonly { id: string }[], id: string, path: string, what: string): Problem[] {

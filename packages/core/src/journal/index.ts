@@ -1,9 +1,10 @@
-export { createJournal, type JournalForm } from './createJournal.ts'
-export { defineDecision, sameValue } from './defineDecision.ts'
+export { createJournal } from './createJournal.ts'
+export { defineDecision, sameValue, slotOf, type Slot } from './defineDecision.ts'
 export {
   defineEntry,
   entryIdField,
   hashField,
+  headFields,
   idField,
   known,
   nameField,
@@ -11,11 +12,9 @@ export {
   type BodyIn,
   type EntryDefinition,
 } from './defineEntry.ts'
-export { aheadMs, instant, isAhead } from './instant.ts'
+export { instant, isAhead } from './instant.ts'
 export {
   doneBy,
-  type AnyEntry,
-  type AnyState,
   type Decided,
   type Done,
   type EntryHead,
@@ -24,5 +23,5 @@ export {
   type Stamps,
   type Undo,
 } from './model.ts'
-export { clientFields, mostUndoRuns, type AppendOptions, type AppendPlan } from './planAppend.ts'
+export { clientFields, type AppendPlan } from './planAppend.ts'
 export { voidedEntries } from './replayEntries.ts'

@@ -1,6 +1,6 @@
 import { contentHash, type Problem } from '../shared/index.ts'
 import type { AnyEntry, AnyState, Refusal, Stamps } from './model.ts'
-import { isUndo, voidedEntries, type ReplayLaws } from './replayEntries.ts'
+import { isUndo, newlyHeld, voidedEntries, type ReplayLaws } from './replayEntries.ts'
 
 export type AppendPlan<Entry> =
   | {
@@ -66,12 +66,9 @@ export function planAppend<Context, State extends AnyState, Entry extends AnyEnt
     if (undoing === null) return null
     const path = undoing
     undoing = null
-    const before = new Set(stateNow().held.map((held) => held.entry))
+    const before = stateNow()
     state = replay(contextOf(working), working)
-    const dependents = state.held
-      .map((held) => held.entry)
-      .filter((id) => !before.has(id))
-      .reverse()
+    const dependents = newlyHeld(before, state)
     if (dependents.length === 0) return null
     return conflict(
       'needed-by-others',

@@ -53,3 +53,12 @@ export function voidedEntries(entries: readonly AnyEntry[]): Set<string> {
 export function isUndo(entry: AnyEntry): entry is AnyEntry & { kind: 'undo'; undoes: string } {
   return entry.kind === 'undo'
 }
+
+/** Entries held after that were not held before, latest first. */
+export function newlyHeld(before: AnyState, after: AnyState): string[] {
+  const known = new Set(before.held.map((held) => held.entry))
+  return after.held
+    .map((held) => held.entry)
+    .filter((id) => !known.has(id))
+    .reverse()
+}

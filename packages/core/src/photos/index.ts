@@ -1,2 +1,2 @@
-export { photo, photoEntries, photoPacked } from './entries.ts'
-export { freshPhotos, photoShows, type PhotoPlace, type PhotoShows, type PhotoState, type TakenPhoto } from './state.ts'
+export { photoEntries } from './entries.ts'
+export { freshPhotos, type PhotoPlace, type PhotoShows, type PhotoState } from './state.ts'

@@ -23,7 +23,7 @@ function beats(a: WayLabel, b: WayLabel): boolean {
 }
 
 /**
- * All best compromises from every node to one target: label setting over need, hazardScore and work (Martins 1984).
+ * All best compromises from every node to one target: label setting over need, hazard score and work (Martins 1984).
  * @param areaMm2 passages with less room are closed to this branch
  * @param reach ways that take more loom than this are kept only where there is no other
  * @param shut edges this branch does not pass
@@ -93,7 +93,7 @@ interface Open {
   order: number
 }
 
-/** Least need first, then hazardScore, then work. */
+/** Least need first, then hazard score, then work. */
 function labelQueue() {
   let count = 0
   const queue = new TinyQueue<Open>(

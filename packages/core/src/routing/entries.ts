@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { endName, type DossierPair, type Station } from '../dossiers/index.ts'
-import { defineDecision, defineEntry, doneBy, idField, known, sameValue } from '../journal/index.ts'
+import { type DossierPair, endName, type PlaceId, type Station } from '../dossiers/index.ts'
+import { defineDecision, defineEntry, doneBy, idField, known, sameValue, type Slot, slotOf } from '../journal/index.ts'
 import type { Problem } from '../shared/index.ts'
 import { placesFor } from './loomEnds.ts'
 import { mountPractices } from './rankPlaces.ts'
@@ -67,10 +67,7 @@ export const mountingChosen = decision({
   kind: 'mounting-practice-chosen',
   of: {},
   value: z.enum(mountPractices),
-  read: ({ decided }) => decided.mounting,
-  write({ decided }, _of, answer) {
-    decided.mounting = answer
-  },
+  at: ({ decided }) => slotOf(decided, 'mounting'),
   about: () => 'Mounting',
 })
 
@@ -78,10 +75,7 @@ export const tyingChosen = decision({
   kind: 'tying-practice-chosen',
   of: {},
   value: z.enum(tiePractices),
-  read: ({ decided }) => decided.tying,
-  write({ decided }, _of, answer) {
-    decided.tying = answer
-  },
+  at: ({ decided }) => slotOf(decided, 'tying'),
   about: () => 'Tying',
 })
 
@@ -89,10 +83,15 @@ export const mountPlaceChosen = decision({
   kind: 'mount-place-chosen',
   of: {},
   value: idField,
-  read: ({ decided }) => decided.mountPlace,
-  write({ decided }, _of, answer) {
-    decided.mountPlace = answer
-    delete decided.held
+  at({ decided }) {
+    const own: Slot<PlaceId> = slotOf(decided, 'mountPlace')
+    return {
+      get: own.get,
+      put(answer) {
+        own.put(answer)
+        delete decided.held
+      },
+    }
   },
   refs: ({ machine }, { value }) =>
     value === null ? [] : known(placesFor(machine, 'module'), value, 'value', `mount place of the ${machine.model}`),
@@ -104,11 +103,7 @@ export const farPlaceChosen = decision({
   kind: 'far-place-chosen',
   of: { use: z.enum(farUses) },
   value: idField,
-  read: ({ decided }, { use }) => decided.far[use],
-  write({ decided }, { use }, answer) {
-    if (answer) decided.far[use] = answer
-    else delete decided.far[use]
-  },
+  at: ({ decided }, { use }) => slotOf(decided.far, use),
   refs: ({ machine }, { use, value }) =>
     value === null ? [] : known(placesFor(machine, use), value, 'value', `place for a ${use} on the ${machine.model}`),
   say: (id, dossiers) => placeName(dossiers, id),

@@ -1,25 +1,12 @@
-export {
-  farPlaceChosen,
-  mountPlaceChosen,
-  mounted,
-  mountingChosen,
-  routeEntries,
-  routed,
-  tied,
-  tyingChosen,
-} from './entries.ts'
+export { farPlaceChosen, mountPlaceChosen, mountingChosen, routeEntries, tyingChosen } from './entries.ts'
 export {
   farPlacesOf,
-  farUses,
   freshRoute,
   mountPracticeOf,
   tiePracticeOf,
   tiePractices,
   tieReasons,
-  type FarUse,
-  type RouteDecisions,
   type RouteState,
-  type TiePractice,
 } from './state.ts'
 export { branchWires, bundleAreaMm2, bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from './bundles.ts'
 export {
@@ -48,7 +35,6 @@ export { neededM, nodeOfTarget } from './layLoom.ts'
 export { judgeRoute, type JudgedRoute, type RouteAsked } from './judgeRoute.ts'
 export { loomEnds, placesFor, type FarPlaces } from './loomEnds.ts'
 export type {
-  BranchReach,
   LaidLoom,
   LoomEnd,
   MetHazard,

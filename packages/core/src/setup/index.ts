@@ -1,2 +1,2 @@
-export { setting, setupEntries } from './entries.ts'
+export { setupEntries } from './entries.ts'
 export { freshSetup, type SetupState } from './state.ts'

@@ -9,27 +9,20 @@ import {
   known,
   nameField,
   textField,
+  slotOf,
 } from '../journal/index.ts'
 import type { Problem } from '../shared/index.ts'
 import { connectEnd, disconnectEnd } from './connectEnd.ts'
 import { joinPractices } from './joinMethods.ts'
 import { pairSides } from './model.ts'
 import { targetWords } from './places.ts'
-import { connectionTargetSchema, plannedPlaceSchema } from './schema.ts'
+import { connectionTargetSchema, placeFields, plannedPlaceSchema } from './schema.ts'
 import { differenceKey, earlierWorks, irreversibleActs, type WiringState } from './state.ts'
 
 const entry = defineEntry<DossierPair, WiringState, Station>()
 const decision = defineDecision<DossierPair, WiringState, Station>()
 
-const about = z
-  .strictObject({
-    kitEnd: idField.optional(),
-    connector: idField.optional(),
-    cavity: z.int().optional(),
-    stud: idField.optional(),
-    passage: idField.optional(),
-  })
-  .optional()
+const about = z.strictObject(placeFields).optional()
 
 const ofLoom = ({ kit }: DossierPair) => `end of the ${kit.model} loom`
 const endRefs = (dossiers: DossierPair, { kitEnd }: { kitEnd: string }): Problem[] =>
@@ -160,10 +153,7 @@ export const joiningChosen = decision({
   kind: 'joining-practice-chosen',
   of: {},
   value: z.enum(joinPractices),
-  read: ({ decided }) => decided.joining,
-  write({ decided }, _of, answer) {
-    decided.joining = answer
-  },
+  at: ({ decided }) => slotOf(decided, 'joining'),
   about: () => 'Joining',
 })
 
@@ -172,11 +162,7 @@ export const placeChosen = decision({
   kind: 'place-chosen',
   of: { kitEnd: idField },
   value: plannedPlaceSchema,
-  read: ({ decided }, { kitEnd }) => decided.places[kitEnd],
-  write({ decided }, { kitEnd }, answer) {
-    if (answer) decided.places[kitEnd] = answer
-    else delete decided.places[kitEnd]
-  },
+  at: ({ decided }, { kitEnd }) => slotOf(decided.places, kitEnd),
   refs(dossiers, written) {
     const { machine } = dossiers
     const to = written.value

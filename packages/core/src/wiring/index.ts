@@ -2,7 +2,7 @@ export { busEnds } from './busEnds.ts'
 export { checkWiring, type CheckContext } from './checkWiring.ts'
 export { connectionProblems } from './connectionProblems.ts'
 export { endLookalikes, type EndLookalike } from './endLookalikes.ts'
-export { adviseJoint, joinPractices, methodsFor, type JoinAdvice, type JoinPractice } from './joinMethods.ts'
+export { adviseJoint, joinPractices, methodsFor, type JoinAdvice } from './joinMethods.ts'
 export { currentOf, isHighVoltage, judgeFeed, relayCoilA, type PlaceVerdict } from './judgePlace.ts'
 export { pinCount } from './pins.ts'
 export { connectorLookalikes, wireLookalikes, type ConnectorLookalike, type WireLookalike } from './lookalikes.ts'
@@ -20,7 +20,7 @@ export {
 export { sameTarget, targetWords } from './places.ts'
 export { plannedConnections } from './plannedConnections.ts'
 export { proposeMatches, type Match, type MatchLock } from './proposeMatches.ts'
-export { connectionSchema, connectionTargetSchema, traceNodeSchema } from './schema.ts'
+export { connectionSchema, connectionTargetSchema, placeFields, traceNodeSchema } from './schema.ts'
 export { findWires, type WireFound } from './findWires.ts'
 export { identifyWire, type WireIdentity } from './identifyWire.ts'
 export { judgeReading, type ReadingVerdict } from './judgeReading.ts'
@@ -44,25 +44,19 @@ export {
   type SignalTrace,
   type SignalWay,
 } from './traceSignal.ts'
-export { connected, placeChosen, joiningChosen, wiringEntries } from './entries.ts'
+export { placeChosen, joiningChosen, wiringEntries } from './entries.ts'
 export {
   connectionPlan,
-  differenceKey,
   differences,
   earlierWorks,
   freshWiring,
   irreversibleActs,
   joinPracticeOf,
   placeText,
-  type Difference,
   type EarlierWork,
-  type FoundWork,
   type IrreversibleAct,
-  type MadeConnection,
-  type TakenReading,
-  type WiringDecisions,
   type WiringState,
 } from './state.ts'
-export { wiringRules, type WiringRule } from './ruleCatalogue.ts'
+export { wiringRules } from './ruleCatalogue.ts'
 export { earlierWork } from './earlierWork.ts'
 export { wiringFindings } from './wiringFindings.ts'

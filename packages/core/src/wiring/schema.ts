@@ -15,6 +15,15 @@ export const connectionTargetSchema = z.union([
   z.strictObject({ open: z.literal(true) }),
 ])
 
+/** Where a finding, a reading or a note stands, as an entry writes it. */
+export const placeFields = {
+  kitEnd: id.optional(),
+  connector: id.optional(),
+  cavity: z.int().optional(),
+  stud: id.optional(),
+  passage: id.optional(),
+}
+
 /** A place that an end is fixed to in the plan: a whole plug, a cavity, a stud, or capped. */
 export const plannedPlaceSchema = z.union([
   z.strictObject({ connector: id, cavity: z.int().positive() }),

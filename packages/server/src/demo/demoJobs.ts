@@ -10,11 +10,10 @@ import {
 } from '@tidy-badger/core/fuel-trim'
 import {
   jobTasks,
-  entriesOfWork,
   openWait,
   planTicks,
   replay,
-  stationWork,
+  smoothWork,
   type EntryBody,
   type NewEntry,
 } from '@tidy-badger/core/jobs'
@@ -125,35 +124,9 @@ const written: Record<string, string | undefined> = {
   recheck: 'After ten hours; whoever fitted it looks.',
 }
 
-/** What a fitter writes down at a station when all goes well. */
-function goodWork(job: LoadedJob, station: Station, so: readonly NewEntry[]): EntryBody[] {
-  const { kit } = job.dossiers
-  if (station === 'check-kit')
-    return kit.parts.map((part) => ({ kind: 'part-checked', part: part.id, state: 'present' }))
-  if (station === 'hook-up') return kit.ends.flatMap((end) => ticksOf(job, end.id))
-  return stationWork(job.dossiers, replay(job.dossiers, so), station).flatMap((item): EntryBody[] => {
-    const asks = item.kind === 'step' && item.step.asks !== undefined
-    const wrote = asks && item.kind === 'step' ? (written[item.step.id] ?? 'As it should be.') : undefined
-    const made = entriesOfWork(item, job.dossiers, replay(job.dossiers, so), wrote === undefined ? {} : { wrote })
-    if (item.kind !== 'step') return made
-    const { step } = item
-    const { reading } = step
-    const middle = reading ? ((reading.low ?? 0) + (reading.high ?? 0)) / 2 : 0
-    return [
-      ...(reading
-        ? [
-            {
-              kind: 'reading' as const,
-              quantity: reading.quantity,
-              value: Math.round(middle * 100) / 100,
-              unit: reading.unit,
-              step: step.id,
-            },
-          ]
-        : []),
-      ...made,
-    ]
-  })
+/** What the yard's people write down at a station. */
+function goodWork({ dossiers }: LoadedJob, station: Station, so: readonly NewEntry[]): EntryBody[] {
+  return smoothWork(dossiers, station, so, (step) => written[step.id] ?? 'As it should be.')
 }
 
 /** A simulated ride with the table in force, imported, fitted and, where asked, taken over. */

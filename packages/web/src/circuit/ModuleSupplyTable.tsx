@@ -1,9 +1,9 @@
 import type { ModuleSupply } from '@tidy-badger/core/circuit'
 import type { JobSupply } from '@tidy-badger/core/jobs'
 import { useJob } from '../jobs/index.ts'
-import { useOnCircuit } from './useOnCircuit.ts'
+import { useOnCircuit, type CircuitWork } from './useOnCircuit.ts'
 
-const supplyOf: Parameters<typeof useOnCircuit<JobSupply>>[2] = (api, key, state) => api.supply(key, state)
+const supplyOf: CircuitWork<JobSupply> = (api, key, state) => api.supply(key, state)
 
 /** What stands at the module’s own pins, by the circuit: as planned and as joined now, state by state. */
 export function ModuleSupplyTable() {

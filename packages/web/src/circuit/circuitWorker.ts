@@ -1,7 +1,8 @@
 import { jobMeter, jobSupply, type JobDossiers, type JobState } from '@tidy-badger/core/jobs'
 import { expose } from 'comlink'
 
-type Wired = Pick<JobState, 'decided' | 'connections'>
+/** What of a job’s state the circuit hangs on. */
+export type Wired = Pick<JobState, 'decided' | 'connections'>
 
 /** The dossiers of the open job, sent once: plans are kept with them, and a tick needs none anew. */
 let open: { key: number; dossiers: JobDossiers } | null = null

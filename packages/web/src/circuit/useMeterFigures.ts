@@ -1,8 +1,8 @@
 import type { MeterFigure } from '@tidy-badger/core/circuit'
 import type { JobDossiers, JobState } from '@tidy-badger/core/jobs'
-import { useOnCircuit } from './useOnCircuit.ts'
+import { useOnCircuit, type CircuitWork } from './useOnCircuit.ts'
 
-const figuresOf: Parameters<typeof useOnCircuit<ReadonlyMap<string, MeterFigure>>>[2] = async (api, key, state) =>
+const figuresOf: CircuitWork<ReadonlyMap<string, MeterFigure>> = async (api, key, state) =>
   new Map((await api.figures(key, state)).map((figure) => [figure.card, figure]))
 
 /** What the circuit gives for each card, by its id. */

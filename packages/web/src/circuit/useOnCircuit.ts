@@ -2,19 +2,16 @@ import { builtConnections, type JobDossiers, type JobState } from '@tidy-badger/
 import type { Remote } from 'comlink'
 import { useEffect, useRef, useState } from 'react'
 import { onCircuit } from './circuitClient.ts'
-import type { CircuitApi } from './circuitWorker.ts'
+import type { CircuitApi, Wired } from './circuitWorker.ts'
 
-type Wired = Pick<JobState, 'decided' | 'connections'>
+/** What is asked of the circuit of a job, beside the screen. */
+export type CircuitWork<T> = (api: Remote<CircuitApi>, key: number, state: Wired) => Promise<T>
 
 /**
  * What the circuit of a job gives, worked out beside the screen; null until it is there.
  * @param work the same function at every render
  */
-export function useOnCircuit<T>(
-  dossiers: JobDossiers,
-  state: JobState,
-  work: (api: Remote<CircuitApi>, key: number, state: Wired) => Promise<T>,
-): T | null {
+export function useOnCircuit<T>(dossiers: JobDossiers, state: JobState, work: CircuitWork<T>): T | null {
   // Only what is chosen and joined moves the figures; most ticks do neither.
   const { places, joining } = state.decided
   const chosen = Object.entries(places).map(([kitEnd, { value }]) => [kitEnd, value])

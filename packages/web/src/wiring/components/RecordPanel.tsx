@@ -162,13 +162,13 @@ function IrreversibleSection() {
 
 function Practices() {
   const { state, write } = useJob()
-  const school = joinPracticeOf(state)
+  const now = joinPracticeOf(state)
   return (
     <Part title="How wires are joined here">
       <label className="flex flex-col gap-1 font-semibold">
         Practice
         <select
-          value={school}
+          value={now}
           className="max-w-72"
           onChange={(event) => {
             const practice = joinPractices.find((item) => item === event.target.value)
