@@ -137,6 +137,7 @@ test('the yard is looked through, ordered, and a job is put away and brought bac
 
 test('help by ?, settings kept on the device, single keys switched off, US units', async ({ page, copy }) => {
   await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'In the yard' })).toBeVisible()
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Help' })).toContainText('back-probe')
   await expectAccessible(page)

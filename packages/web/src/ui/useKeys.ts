@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { useLayoutEffect, useRef } from 'react'
 
 /** Whether single keys do anything; set from the preferences. */
 export const singleKeys = { on: true }
@@ -6,10 +6,11 @@ export const singleKeys = { on: true }
 /** Runs actions on single keys, unless somebody is typing or a sheet is open. Space leaves focused buttons alone. */
 export function useKeys(actions: Record<string, (() => void) | undefined>): void {
   const latest = useRef(actions)
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = actions
   })
-  useEffect(() => {
+  // With the paint, not after it: what is seen answers to its keys.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented || !singleKeys.on) return
       const target = event.target
