@@ -4,17 +4,20 @@ import { drawDevices } from './deviceParts.ts'
 import {
   devicePin,
   ground,
+  leadFlow,
   leadNode,
   loomPin,
+  moduleFlow,
   moduleNode,
   newDrawing,
+  sourceFlow,
   spliceNode,
   studNode,
   type Drawing,
 } from './drawNetwork.ts'
 import { drawKits, parted } from './kitParts.ts'
 import { drawLoom, type Drawn } from './machineParts.ts'
-import type { CircuitOptions, CircuitReading, FittedKit, ProbePlace } from './model.ts'
+import type { CircuitOptions, CircuitReading, CurrentPlace, FittedKit, ProbePlace } from './model.ts'
 import { solveNodal, type Network } from './solveNodal.ts'
 
 /** Machine, kits and what joins them as one circuit, in one state, solved. */
@@ -23,6 +26,8 @@ export interface Circuit {
   nodes: number
   /** What a meter shows between two probes. */
   reading: (red: ProbePlace, black: ProbePlace) => CircuitReading
+  /** What flows, A; nothing flows where there is no such way. */
+  amps: (through: CurrentPlace) => number
 }
 
 /** Control units wake, sensors speak, modules answer: so many passes until what one says has come through to all. */
@@ -76,6 +81,13 @@ export function buildCircuit(
       const volts = solved.between(a, b)
       return volts === null ? floating : { kind: 'volts', volts, floating: false }
     },
+    amps: (through) =>
+      draw
+        .branches(flowOf(fitted, through))
+        .reduce(
+          (sum, { from, to, siemens, volts }) => sum + siemens * (volts + (solved.between(from, to) ?? -volts)),
+          0,
+        ),
   }
 }
 
@@ -118,9 +130,15 @@ function probeNode(fitted: readonly FittedKit[], place: ProbePlace): string {
   if ('bare' in place) return ground
   if ('splice' in place) return spliceNode(place.splice)
   if ('module' in place) return moduleNode(place.module, place.pin)
-  if ('kitEnd' in place) {
-    const kit = place.kit ?? fitted.find((item) => item.kit.ends.some((end) => end.id === place.kitEnd))?.kit.id
-    return leadNode(kit ?? '', place.kitEnd)
-  }
+  if ('kitEnd' in place) return leadNode(kitOf(fitted, place), place.kitEnd)
   return place.half === 'device' ? devicePin(place.connector, place.cavity) : loomPin(place.connector, place.cavity)
+}
+
+function kitOf(fitted: readonly FittedKit[], { kit, kitEnd }: { kit?: string; kitEnd: string }): string {
+  return kit ?? fitted.find((item) => item.kit.ends.some((end) => end.id === kitEnd))?.kit.id ?? ''
+}
+
+function flowOf(fitted: readonly FittedKit[], through: CurrentPlace): string {
+  if ('kitEnd' in through) return leadFlow(kitOf(fitted, through), through.kitEnd)
+  return 'module' in through ? moduleFlow(through.module) : sourceFlow
 }

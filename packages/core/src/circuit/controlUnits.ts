@@ -39,6 +39,9 @@ export function drawUnit(drawn: Drawn, unit: string, pins: readonly Pin[]): void
         draw.resistor(node, unit, 0.02)
         break
       case 'supply-always':
+        // With the key off it sleeps.
+        draw.resistor(node, unit, state === 'key off' ? 10_000 : 60)
+        break
       case 'supply-switched':
         draw.resistor(node, unit, 60)
         break

@@ -4,12 +4,22 @@ import type { Network } from './solveNodal.ts'
 export interface Drawing {
   node: (name: string) => number
   has: (name: string) => boolean
-  /** A resistor; an open one is none at all. */
-  resistor: (a: string, b: string, ohms: number | null) => void
-  /** A voltage of `plus` over `minus` behind its own resistance. */
-  source: (plus: string, minus: string, volts: number, ohms: number) => void
+  /** A resistor; an open one is none at all. What flows from `a` to `b` can be asked for by `label`. */
+  resistor: (a: string, b: string, ohms: number | null, label?: string) => void
+  /** A voltage of `plus` over `minus` behind its own resistance. What flows out of `plus` can be asked for by `label`. */
+  source: (plus: string, minus: string, volts: number, ohms: number, label?: string) => void
+  /** What is drawn under a label. */
+  branches: (label: string) => readonly Branch[]
   network: () => Network
   names: () => readonly string[]
+}
+
+/** A way of current: `siemens` · (`volts` + what `from` stands over `to`). */
+export interface Branch {
+  from: string
+  to: string
+  siemens: number
+  volts: number
 }
 
 /** Contacts are never perfect: less than this is not told apart. */
@@ -25,19 +35,33 @@ export function newDrawing(): Drawing {
     byName.set(name, byName.size)
     return byName.size - 1
   }
-  const resistor: Drawing['resistor'] = (a, b, ohms) => {
+  const labelled = new Map<string, Branch[]>()
+  const mark = (label: string | undefined, branch: Branch) => {
+    if (label !== undefined) labelled.set(label, [...(labelled.get(label) ?? []), branch])
+  }
+  const conduct = (a: string, b: string, siemens: number) => {
     const [from, to] = [node(a), node(b)]
-    if (ohms !== null && from !== to) conductances.push({ a: from, b: to, siemens: 1 / Math.max(leastOhms, ohms) })
+    if (from !== to) conductances.push({ a: from, b: to, siemens })
+  }
+  const resistor: Drawing['resistor'] = (a, b, ohms, label) => {
+    const siemens = ohms === null ? 0 : 1 / Math.max(leastOhms, ohms)
+    node(a)
+    node(b)
+    if (siemens > 0) conduct(a, b, siemens)
+    mark(label, { from: a, to: b, siemens, volts: 0 })
   }
   return {
     node,
     has: (name) => byName.has(name),
     resistor,
-    source: (plus, minus, volts, ohms) => {
-      resistor(plus, minus, ohms)
-      const amps = volts / Math.max(leastOhms, ohms)
+    source: (plus, minus, volts, ohms, label) => {
+      const siemens = 1 / Math.max(leastOhms, ohms)
+      conduct(plus, minus, siemens)
+      const amps = volts * siemens
       currents.push({ node: node(plus), amps }, { node: node(minus), amps: -amps })
+      mark(label, { from: minus, to: plus, siemens, volts })
     },
+    branches: (label) => labelled.get(label) ?? [],
     network: () => ({ nodes: byName.size, conductances, currents }),
     names: () => [...byName.keys()],
   }
@@ -50,6 +74,10 @@ export const devicePin = pinNames('device')
 export const studNode = (stud: string) => `stud ${stud}`
 export const spliceNode = (splice: string) => `splice ${splice}`
 export const leadNode = (kit: string, kitEnd: string) => `lead ${kit} ${kitEnd}`
+/** Labels of what flows: through a lead into its kit, into what a module drives and is, out of where a circuit begins. */
+export const leadFlow = (kit: string, kitEnd: string) => `lead ${kit} ${kitEnd}`
+export const moduleFlow = (kit: string) => `module ${kit}`
+export const sourceFlow = 'source'
 export const moduleNode = (kit: string, what: string) => `module ${kit} ${what}`
 /** Battery negative, against which everything is measured. */
 export const ground = 'ground'

@@ -12,7 +12,7 @@ import type { Connection } from '../wiring/index.ts'
 import { drawUnit } from './controlUnits.ts'
 import { drawTerminator } from './deviceParts.ts'
 import { workingVolts } from './deviceFigures.ts'
-import { devicePin, leadNode, loomPin, moduleNode, studNode, wireAtPin } from './drawNetwork.ts'
+import { devicePin, leadFlow, leadNode, loomPin, moduleFlow, moduleNode, studNode, wireAtPin } from './drawNetwork.ts'
 import type { FittedKit } from './model.ts'
 import { cavityName, contactOhms, wireOhms, type Drawn, type Pin } from './machineParts.ts'
 
@@ -46,7 +46,9 @@ function endOf(kit: Kit, id: string): KitEnd | undefined {
 export function drawKits(drawn: Drawn, fitted: readonly FittedKit[]): void {
   for (const { kit, connections } of fitted) {
     const module = moduleOf(kit)
-    drawn.draw.resistor(module.supply, module.ground, ratedVolts / Math.max(0.01, kit.module.supplyA))
+    // With the key off it sleeps, or waits.
+    const takesA = drawn.state === 'key off' ? kit.module.idleMa / 1000 : Math.max(0.01, awakeA(kit))
+    drawn.draw.resistor(module.supply, module.ground, ratedVolts / Math.max(1e-5, takesA), moduleFlow(kit.id))
     drawn.draw.resistor(module.reference, module.ground, 10_000)
     if (module.coil !== null) drawRelay(drawn, module)
     drawStandIn(drawn, module, kit, connections)
@@ -55,6 +57,13 @@ export function drawKits(drawn: Drawn, fitted: readonly FittedKit[]): void {
       else if (end.type === 'flying-lead' || end.type === 'ring') drawLead(drawn, module, end, connections)
     }
   }
+}
+
+/** What a module takes for itself and for what it feeds through no lead of its own, as a probe's heater, A. */
+function awakeA(kit: Kit): number {
+  const { continuousA, feeds } = supplyOf(kit)
+  const heaters = feeds.reduce((sum, end) => sum + (isHeater(end) ? (end.currentA ?? 1) : 0), 0)
+  return Math.max(kit.module.supplyA, continuousA - heaters)
 }
 
 interface Module {
@@ -89,9 +98,14 @@ const lengthOf = (end: KitEnd) => end.breakOutM + end.branchM
 function drawLead(drawn: Drawn, module: Module, end: FlyingLead | RingEnd, connections: readonly Connection[]): void {
   const { draw } = drawn
   const lead = leadNode(module.kit, end.id)
-  draw.resistor(lead, insideOf(module, end), wireOhms(lengthOf(end), end.areaMm2))
+  draw.resistor(lead, insideOf(module, end), wireOhms(lengthOf(end), end.areaMm2), leadFlow(module.kit, end.id))
   if (isHeater(end))
-    draw.resistor(insideOf(module, end), module.ground, ratedVolts / Math.max(0.001, end.currentA ?? 1))
+    draw.resistor(
+      insideOf(module, end),
+      module.ground,
+      ratedVolts / Math.max(0.001, end.currentA ?? 1),
+      moduleFlow(module.kit),
+    )
   if (end.type === 'flying-lead' && end.cut) drawAnswer(drawn, module, end)
   for (const { kitEnd, to } of connections) {
     if (kitEnd !== end.id) continue
@@ -132,7 +146,7 @@ function insideOf(module: Module, end: FlyingLead | RingEnd): string {
 
 /** A relay closes while its coil has current. */
 function drawRelay({ draw, before }: Drawn, module: Module): void {
-  draw.resistor(module.inside('coil'), module.ground, 80)
+  draw.resistor(module.inside('coil'), module.ground, 80, moduleFlow(module.kit))
   const pulled = before(module.inside('coil'), module.ground) > workingVolts
   draw.resistor(module.contact, module.supply, pulled ? 0.02 : null)
 }

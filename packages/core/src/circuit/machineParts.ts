@@ -11,7 +11,7 @@ import {
 import { runResistanceOhm } from '../electrical/index.ts'
 import { sourceOf } from '../wiring/index.ts'
 import { batteryVolts, isLive } from './deviceFigures.ts'
-import { devicePin, ground, loomPin, spliceNode, studNode, wireAtPin, type Drawing } from './drawNetwork.ts'
+import { devicePin, ground, loomPin, sourceFlow, spliceNode, studNode, wireAtPin, type Drawing } from './drawNetwork.ts'
 import type { CircuitFault } from './model.ts'
 
 /** A pin of a device with its circuit. */
@@ -129,7 +129,7 @@ function drawSource(drawn: Drawn, net: Net): void {
   if (!begin) return
   const fault = faults.find((item) => item.kind === 'supply' && item.net === net.id)
   const live = fault?.kind === 'supply' ? fault.live && state !== 'battery off' : isLive(net.signal, net.role, state)
-  if (live) draw.source(begin, ground, batteryVolts(machine, state), studs.length > 0 ? 0.015 : 0.04)
+  if (live) draw.source(begin, ground, batteryVolts(machine, state), studs.length > 0 ? 0.015 : 0.04, sourceFlow)
 }
 
 function beginOf({ machine }: Drawn, net: Net): string | null {

@@ -19,6 +19,9 @@ export type ProbePlace =
   /** A module's own pins, at its plug. */
   | { module: Kit['id']; pin: 'supply' | 'ground' }
 
+/** Where current is asked for: through a lead into its kit, into a module with what it drives, out of the battery into everything. */
+export type CurrentPlace = { kitEnd: KitEndId; kit?: Kit['id'] } | { module: Kit['id'] } | { battery: 'all' }
+
 /** Something that is not as it should be. */
 export type CircuitFault =
   /** A wire with so much more resistance; null: broken. */

@@ -1,13 +1,15 @@
 import { describe, expect, test } from 'vitest'
-import { supplyLine, supplyOf } from '../electrical/index.ts'
+import { idleDrain, supplyLine, supplyOf, usablePct } from '../electrical/index.ts'
 import { connectionPlan, plannedConnections, type Connection } from '../wiring/index.ts'
-import { fittings } from '../wiring/shippedCase.ts'
+import { fittings, shippedKit, shippedMachine } from '../wiring/shippedCase.ts'
+import { benchSupply } from './benchSupply.ts'
+import { buildCircuit } from './buildCircuit.ts'
 import { moduleSupply } from './moduleSupply.ts'
 
 const wired = fittings.filter(({ kit }) => supplyOf(kit).kind !== 'control unit')
 const pinsOf = (given: (typeof fittings)[number], connections: readonly Connection[], state = 'idling') => {
   const { machine, kit } = given
-  const row = moduleSupply(machine, [{ kit, connections }], kit).find((item) => item.state === state)
+  const row = moduleSupply(machine, [{ kit, connections }], kit).states.find((item) => item.state === state)
   if (!row) throw new Error(`no ${state}`)
   return row
 }
@@ -23,6 +25,7 @@ describe.each(wired.map((fitting) => ({ ...fitting })))('what the module gets, $
     for (const state of ['key on', 'cranking', 'idling']) {
       const { supplyV, groundV, batteryV } = pinsOf(fitting, planned, state)
       const lost = Number(batteryV) - Number(supplyV) - Number(groundV)
+      expect(pinsOf(fitting, planned, state).lostV).toBeCloseTo(lost, 9)
       expect(lost, state).toBeGreaterThanOrEqual(-0.001)
       expect(lost, state).toBeLessThan(0.35)
       expect(Math.abs(Number(groundV)), state).toBeLessThan(0.1)
@@ -42,6 +45,40 @@ describe.each(wired.map((fitting) => ({ ...fitting })))('what the module gets, $
       expect(Number(batteryV) - Number(supplyV) - Number(groundV)).toBeGreaterThan(module.wire.dropV * 0.3)
   })
 
+  test('what goes in comes back: by the feeds to the module, by its grounds out of it; less with the key off than on', () => {
+    for (const state of ['key off', 'key on', 'idling'] as const) {
+      const circuit = buildCircuit(machine, [{ kit, connections: planned }], { state })
+      const { feeds, coil } = supplyOf(kit)
+      const into = [...feeds, ...(coil ? [coil] : [])].reduce((sum, end) => sum + circuit.amps({ kitEnd: end.id }), 0)
+      const taken = circuit.amps({ module: kit.id })
+      // What its inputs and outputs take and give is next to nothing.
+      if (feeds.length > 0) expect(Math.abs(into - taken), state).toBeLessThan(0.002)
+      if (ground) expect(Math.abs(circuit.amps({ kitEnd: ground.id }) + taken), state).toBeLessThan(0.002)
+      if (state === 'key off') expect(taken * 1000).toBeLessThanOrEqual(kit.module.idleMa * 1.01)
+      else expect(taken).toBeGreaterThan(kit.module.supplyA * 0.9)
+    }
+  })
+
+  test('standing, joined as planned, it draws what it draws asleep where its feed stays live, and nothing where it dies', () => {
+    const { parked } = moduleSupply(machine, [{ kit, connections: planned }], kit)
+    const staysLive = kind === 'battery ring' ? kit.module.idleMa : 0
+    expect(parked.kitsMa).toBeCloseTo(staysLive, 1)
+    const lasts = idleDrain({
+      capacityAh: machine.power?.batteryAh ?? 0,
+      usablePct,
+      moduleMa: parked.kitsMa,
+      machineMa: machine.power?.idleMa,
+    })
+    expect(parked.days).toBe(lasts.ok ? lasts.value.days : NaN)
+  })
+
+  test('no planned feed has a fuse that is wrong, and none carries more than its fuse bears for good', () => {
+    for (const { mostA, fuseA, fuse } of moduleSupply(machine, [{ kit, connections: planned }], kit).feeds) {
+      expect(fuse?.ok ?? true).toBe(true)
+      if (fuseA !== null) expect(mostA * 1.1).toBeLessThan(fuseA)
+    }
+  })
+
   test('without its ground it does not live', () => {
     if (!ground) return
     const without = planned.filter(({ kitEnd }) => kitEnd !== ground.id)
@@ -52,5 +89,58 @@ describe.each(wired.map((fitting) => ({ ...fitting })))('what the module gets, $
 test('a module in the place of the control unit has no pins of its own to measure at', () => {
   const standing = fittings.filter(({ kit }) => supplyOf(kit).kind === 'control unit')
   expect(standing.length).toBeGreaterThan(0)
-  for (const { machine, kit } of standing) expect(moduleSupply(machine, [{ kit, connections: [] }], kit)).toEqual([])
+  for (const { machine, kit } of standing)
+    expect(moduleSupply(machine, [{ kit, connections: [] }], kit)).toMatchObject({ states: [] })
+})
+
+describe('as it is joined, not as it is meant', () => {
+  const skua = shippedMachine('pellick-skua-960')
+  const learner = shippedKit('quernby-learner')
+  const dial = shippedKit('lowlamp-dial')
+  const planned = plannedConnections(skua, learner, connectionPlan({ machine: skua, kit: learner }))
+  const always = skua.studs.find(({ net }) =>
+    skua.nets.some(({ id, signal }) => id === net && signal === 'supply-always'),
+  )
+  const coil = supplyOf(learner).coil?.id ?? ''
+
+  test('a relay whose coil hangs on what is always live pulls while the machine stands: coil and module flatten it', () => {
+    const live = skua.wires
+      .flatMap((wire) => (wire.net === always?.net ? [wire.from, wire.to] : []))
+      .find((place) => 'connector' in place)
+    if (!live || !('connector' in live)) throw new Error('no plug on the live circuit')
+    const wrong = planned.map((made) =>
+      made.kitEnd === coil ? { ...made, to: { connector: live.connector, cavity: live.cavity } } : made,
+    )
+    const right = moduleSupply(skua, [{ kit: learner, connections: planned }], learner).parked
+    const { parked } = moduleSupply(skua, [{ kit: learner, connections: wrong }], learner)
+    // 12.65 V over 80 Ω, and what the module takes asleep.
+    expect(parked.kitsMa).toBeGreaterThan(12.65 / 0.08 + learner.module.idleMa - 5)
+    expect(parked.kitsMa).toBeLessThan(12.65 / 0.08 + learner.module.idleMa + 5)
+    expect(Number(parked.days)).toBeLessThan(Number(right.days) / 20)
+  })
+
+  test('two kits on one machine: their draws add up, on the bench too', () => {
+    const second = plannedConnections(skua, dial, connectionPlan({ machine: skua, kit: dial }))
+    const both = [
+      { kit: learner, connections: planned },
+      { kit: dial, connections: second },
+    ]
+    const amps = (fitted: typeof both) => buildCircuit(skua, fitted, { state: 'idling' }).amps({ battery: 'all' })
+    const alone = amps([])
+    // Each pulls the battery’s cable down a little for the other.
+    expect(amps(both) - alone).toBeCloseTo(amps(both.slice(0, 1)) - alone + amps(both.slice(1)) - alone, 1)
+    const peakA = (kits: Parameters<typeof benchSupply>[1]) => benchSupply(skua, kits)?.peakA ?? NaN
+    expect(peakA([learner, dial])).toBeCloseTo(12 + 3.1 + 3, 9)
+    expect(benchSupply(skua, [learner, dial])?.sizeA).toBe(30)
+    expect(peakA([])).toBe(12)
+    expect(benchSupply({ ...skua, power: undefined }, [dial])).toBeNull()
+  })
+
+  test('a machine whose circuit draws more with the key on than its sheet says is fed for the circuit', () => {
+    const power = skua.power && { ...skua.power, primePeakA: 1 }
+    expect(benchSupply({ ...skua, power }, [])?.peakA).toBeCloseTo(
+      buildCircuit(skua, [], { state: 'key on' }).amps({ battery: 'all' }),
+      9,
+    )
+  })
 })

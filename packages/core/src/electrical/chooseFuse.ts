@@ -109,19 +109,28 @@ export function chooseFuse(asked: FuseAsked, path = ''): Outcome<FuseChoice> {
   })
 }
 
+/** What is said of a fuse that is there. */
+export interface FuseVerdict {
+  kind: 'right' | 'over-wire' | 'under-load'
+  fuseA: number
+  why: string
+}
+
 /**
  * Whether a fuse that is in the lead already (the kit's own) is right: it carries the load, and blows before the thinnest wire
  * behind it burns.
  */
-export function judgeFuse(fuseA: number, asked: Omit<FuseAsked, 'kitA'>): { ok: boolean; why: string } {
+export function judgeFuse(fuseA: number, asked: Omit<FuseAsked, 'kitA'>): FuseVerdict {
   const { continuousA, areaMm2, ambientC = 40, bundled = false } = asked
   const carries = ampacityA(areaMm2, ambientC, bundled)
   const wire = `${areaMm2} mm² at ${ambientC} °C${bundled ? ' in a bundle' : ''} carries ${carries.toFixed(1)} A`
-  if (fuseA > carries) return { ok: false, why: `A fuse of ${fuseA} A, but ${wire}: the wire would burn first.` }
+  if (fuseA > carries)
+    return { kind: 'over-wire', fuseA, why: `A fuse of ${fuseA} A, but ${wire}: the wire would burn first.` }
   if (fuseA < continuousA * fuseOverLoad)
     return {
-      ok: false,
+      kind: 'under-load',
+      fuseA,
       why: `A fuse of ${fuseA} A for ${continuousA} A: it wants ${(continuousA * fuseOverLoad).toFixed(2)} A or more.`,
     }
-  return { ok: true, why: `${fuseA} A, the kit's own; ${wire}.` }
+  return { kind: 'right', fuseA, why: `${fuseA} A for ${continuousA} A; ${wire}.` }
 }

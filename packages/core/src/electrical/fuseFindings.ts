@@ -1,11 +1,32 @@
-import type { DossierPair } from '../dossiers/index.ts'
+import type { DossierPair, FlyingLead, Kit, Machine, RingEnd } from '../dossiers/index.ts'
 import { collectFindings } from '../findings/index.ts'
-import type { Finding, WiringState } from '../wiring/index.ts'
-import { ampacityA } from './chooseFuse.ts'
+import { currentOf, type Connection, type Finding, type WiringState } from '../wiring/index.ts'
+import { judgeFuse, type FuseVerdict } from './chooseFuse.ts'
 import { supplyRules, type SupplyRule } from './rules.ts'
 import { airAtEnd } from './supplyOf.ts'
 
-/** Feeds whose fuse is larger than their wire can carry in the air it lies in. */
+/**
+ * The fuse of a feed where it is joined, or would be by the plan: it blows before the wire burns, and carries what hangs on it.
+ * @returns null for a feed without a fuse in its lead
+ */
+export function judgeFeedFuse(
+  machine: Machine,
+  kit: Kit,
+  end: FlyingLead | RingEnd,
+  made: Pick<Connection, 'to' | 'fuseA'> | undefined,
+): FuseVerdict | null {
+  const fuseA = made?.fuseA ?? (end.type === 'ring' ? end.fuseA : undefined)
+  if (fuseA === undefined) return null
+  const airC = airAtEnd(machine, made ? [{ kitEnd: end.id, target: made.to }] : [], end.id)
+  return judgeFuse(fuseA, {
+    continuousA: currentOf(kit, end),
+    areaMm2: end.areaMm2,
+    ambientC: airC,
+    bundled: true,
+  })
+}
+
+/** Feeds whose fuse is larger than their wire can carry in the air it lies in, or smaller than their load wants. */
 export function fuseFindings(
   { machine, kit }: DossierPair,
   { connections }: Pick<WiringState, 'connections'>,
@@ -13,17 +34,20 @@ export function fuseFindings(
   const { findings, say } = collectFindings<SupplyRule, Finding['at']>(supplyRules)
   for (const made of connections) {
     const end = kit.ends.find((item) => item.id === made.kitEnd)
-    const fuseA = made.fuseA ?? (end?.type === 'ring' ? end.fuseA : undefined)
-    if (end?.type !== 'ring' || fuseA === undefined) continue
-    const airC = airAtEnd(machine, [{ kitEnd: end.id, target: made.to }], end.id)
-    const carries = ampacityA(end.areaMm2, airC, true)
-    if (fuseA > carries)
-      say(
-        'fuse-over-wire',
-        { kitEnd: end.id },
-        `A fuse of ${fuseA} A in ${end.name}: its ${end.areaMm2} mm² at ${airC} °C carry ${carries.toFixed(1)} A, the wire would burn first.`,
-        `Put in ${end.fuseA === undefined || end.fuseA > carries ? 'one that the wire bears' : `the kit's own ${end.fuseA} A`}.`,
-      )
+    if (end?.type !== 'ring' && end?.type !== 'flying-lead') continue
+    const judged = judgeFeedFuse(machine, kit, end, made)
+    if (!judged || judged.kind === 'right') continue
+    const own = end.type === 'ring' && end.fuseA !== judged.fuseA ? end.fuseA : undefined
+    say(
+      judged.kind === 'over-wire' ? 'fuse-over-wire' : 'fuse-under-load',
+      { kitEnd: end.id },
+      `${end.name}: ${judged.why}`,
+      own !== undefined && judgeFeedFuse(machine, kit, end, { to: made.to, fuseA: own })?.kind === 'right'
+        ? `Put in the kit's own ${own} A.`
+        : judged.kind === 'over-wire'
+          ? 'Put in one that the wire bears.'
+          : 'Put in one that carries the load and that the wire still bears.',
+    )
   }
   return findings
 }

@@ -27,3 +27,9 @@ export function idleDrain(asked: IdleDrainAsked, path = ''): Outcome<{ days: num
   const drainA = (moduleMa + machineMa) / 1000
   return success({ days: drainA === 0 ? null : (capacityAh * usablePct) / 100 / (24 * drainA) })
 }
+
+/** How long a battery lasts, in words; null: not known. */
+export function lastsWords(days: number | null): string {
+  if (days === null) return 'not known'
+  return days >= 90 ? `${Math.round(days / 30)} months` : `${days.toFixed(1)} days`
+}

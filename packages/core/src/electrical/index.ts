@@ -15,8 +15,8 @@ export {
   judgeFuse,
   type FuseAsked,
   type FuseChoice,
+  type FuseVerdict,
 } from './chooseFuse.ts'
-export { benchSupply } from './benchSupply.ts'
 export {
   feedOptions,
   idleDays,
@@ -45,12 +45,12 @@ export {
   type GroundPlace,
   type GroundVerdict,
 } from './groundCheck.ts'
-export { idleDrain, type IdleDrainAsked } from './idleDrain.ts'
+export { idleDrain, lastsWords, type IdleDrainAsked } from './idleDrain.ts'
 export { spliceLayout, type SpliceLayout } from './spliceLayout.ts'
 export { conductorTemperatureC, fuseOf, inrushNote, supplyLine, type LineJoint, type SupplyLine } from './supplyLine.ts'
 export { airAtEnd, supplyOf, type Supply } from './supplyOf.ts'
 export { atLeast, atMost, dropLimitsV, type DropUse, type Verdict } from './verdict.ts'
 export { awgAreaMm2, awgDiameterMm } from '../shared/index.ts'
 export { runResistanceOhm, wireRun, type WireRun, type WireRunAsked } from './wireRun.ts'
-export { fuseFindings } from './fuseFindings.ts'
+export { fuseFindings, judgeFeedFuse } from './fuseFindings.ts'
 export { supplyRules, type SupplyRule } from './rules.ts'

@@ -2,7 +2,6 @@ import { describe, expect, test } from 'vitest'
 import type { Machine } from '../dossiers/index.ts'
 import { proposeMatches } from '../wiring/index.ts'
 import { fittings, shippedKit, shippedMachine } from '../wiring/shippedCase.ts'
-import { benchSupply } from './benchSupply.ts'
 import { feedOptions, idleDays } from './feedOptions.ts'
 import { feedCardOf, feedCards, judgeFeed } from './feedTests.ts'
 import { groundPlaces, judgeGround } from './groundCheck.ts'
@@ -139,12 +138,6 @@ describe('warmth, inrush, bench and joints', () => {
     expect(inrushNote(2, 2.5)).toContain('only just')
     expect(inrushNote(2, 3)).toContain('more than the fuse bears')
     expect(inrushNote(null, 3)).toBe('')
-  })
-  test('the bench supply carries prime and module with a quarter to spare', () => {
-    const bench = benchSupply(gorse, dial)
-    expect(bench?.peakA).toBe(gorse.power ? gorse.power.primePeakA + 3 : NaN)
-    expect(bench?.sizeA).toBe(15)
-    expect(benchSupply({ ...gorse, power: undefined }, dial)).toBeNull()
   })
   test('joints one behind the other are thinner than side by side, and fit or say so', () => {
     const layout = spliceLayout([0.35, 0.35, 0.5, 0.35], [], 6)

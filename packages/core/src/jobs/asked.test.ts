@@ -174,6 +174,13 @@ describe('what the hand did to the wires', () => {
     const rules = (body: EntryBody) => findingsOf(skua, body).map((finding) => finding.rule)
     expect(rules(ring(40))).toContain('fuse-over-wire')
     expect(rules(ring())).not.toContain('fuse-over-wire')
+    expect(rules(ring())).not.toContain('fuse-under-load')
+    expect(rules(ring(1))).toContain('fuse-under-load')
+    const [small] = findingsOf(skua, ring(1)).filter((finding) => finding.rule === 'fuse-under-load')
+    expect(small.reason).toContain('A fuse of 1 A for 1.25 A: it wants 1.69 A or more.')
+    expect(small.remedy).toContain("kit's own")
+    // Changed at the same stud: what is in it last counts.
+    expect(findingsOf(skua, ring(40), ring(1)).map((finding) => finding.rule)).not.toContain('fuse-over-wire')
   })
 
   test('the halves of a cut wire changed over are recorded and found', () => {

@@ -1,5 +1,5 @@
 import type { JobDossiers, JobState } from './state.ts'
-import { meterFigures, moduleSupply, type FittedKit, type MeterFigure, type ModuleSupply } from '../circuit/index.ts'
+import { meterFigures, moduleSupply, type FittedKit, type MeterFigure, type SupplyFigures } from '../circuit/index.ts'
 import {
   connectionPlan,
   joinPracticeOf,
@@ -33,13 +33,13 @@ export function jobMeter(dossiers: JobDossiers, state: Pick<JobState, 'decided' 
   return { cards, figures: meterFigures(machine, [planned], [built], cards) }
 }
 
-/** What stands at the module's own pins, as planned and as joined now. */
+/** How the module is fed, as planned and as joined now. */
 export interface JobSupply {
-  planned: ModuleSupply[]
-  built: ModuleSupply[]
+  planned: SupplyFigures
+  built: SupplyFigures
 }
 
-/** Supply and ground of the job's module, state by state. Builds eight circuits: for a worker. */
+/** Supply, ground, fuses and standing draw of the job's module. Builds eight circuits: for a worker. */
 export function jobSupply(dossiers: JobDossiers, state: Pick<JobState, 'decided' | 'connections'>): JobSupply {
   const { machine, kit } = dossiers
   return {
@@ -55,5 +55,11 @@ export function connectionsPlanned(dossiers: JobDossiers, state: Pick<JobState, 
 
 /** What is joined now. */
 export function builtConnections({ connections }: Pick<JobState, 'connections'>): FittedKit['connections'] {
-  return connections.map(({ kitEnd, to, method, tugged }) => ({ kitEnd, to, ...(method ? { method } : {}), tugged }))
+  return connections.map(({ kitEnd, to, method, tugged, fuseA }) => ({
+    kitEnd,
+    to,
+    ...(method ? { method } : {}),
+    tugged,
+    ...(fuseA === undefined ? {} : { fuseA }),
+  }))
 }

@@ -10,7 +10,7 @@ import {
   type Station,
   type Step,
 } from '../dossiers/index.ts'
-import { benchSupply } from '../electrical/index.ts'
+import { benchSupply } from '../circuit/index.ts'
 import { mountPlaceOf } from './mountPlace.ts'
 import { accessOf, opensFuel } from './jobAccess.ts'
 
@@ -64,7 +64,8 @@ function stepText(dossiers: JobDossiers, state: Needed, step: Step): string {
     return `Set the ${inSentence(kit.module.name)} at ${inSentence(place.name)} (${place.place}), do not fix it yet.`
   if (elsewhere && step.marks === 'route')
     return `Lay the loom${place ? ` from ${inSentence(place.name)}` : ''} through the passages the plan shows, plugged into nothing: every branch must reach its place.`
-  const bench = benchSupply(machine, kit)
+  if (!step.text.includes('{bench}')) return step.text
+  const bench = benchSupply(machine, [kit])
   return step.text.replace(
     '{bench}',
     bench

@@ -30,6 +30,7 @@ export function connectEnd(state: WiringState, written: Connected, { kit }: Doss
   )
   if (known) {
     known.method = method ?? known.method
+    known.fuseA = written.fuseA ?? known.fuseA
     if ('cavity' in to && 'cavity' in known.to && to.half !== undefined && to.half !== known.to.half) {
       known.to = to
       known.tugged = false

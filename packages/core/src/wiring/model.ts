@@ -28,6 +28,8 @@ export interface Connection {
   to: ConnectionTarget
   method?: TapMethod
   tugged?: boolean
+  /** Fuse put into the lead, A, where it is another than the kit's. */
+  fuseA?: number
 }
 
 /** The place a finding stands beside. */

@@ -37,6 +37,7 @@ export const connectionSchema = z.strictObject({
   to: connectionTargetSchema,
   method: z.enum(tapMethods).optional(),
   tugged: z.boolean().optional(),
+  fuseA: z.number().positive().max(500).optional(),
 } satisfies ShapeOf<Connection>)
 
 export const traceNodeSchema: z.ZodType<TraceNode> = z.strictObject({

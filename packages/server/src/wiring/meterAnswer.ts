@@ -5,11 +5,30 @@ import { z } from 'zod'
 /** Where a lead of the meter is held; `says` is for people. */
 const lead = z.looseObject({ says: z.string() })
 const figure = z.number().nullable()
-const supplyRow = z.strictObject({
-  state: z.enum(meterStates),
-  supplyV: figure,
-  groundV: figure,
-  batteryV: figure,
+const supplySchema = z.strictObject({
+  /** Empty for a module that lives from the control unit's plug. */
+  states: z.array(
+    z.strictObject({
+      state: z.enum(meterStates),
+      supplyV: figure,
+      groundV: figure,
+      batteryV: figure,
+      lostV: figure,
+      moduleA: z.number(),
+    }),
+  ),
+  /** Each feed with the most that flows through it, and its fuse. */
+  feeds: z.array(
+    z.strictObject({
+      kitEnd: z.string(),
+      name: z.string(),
+      mostA: z.number(),
+      fuseA: figure,
+      fuse: z.strictObject({ ok: z.boolean(), why: z.string() }).nullable(),
+    }),
+  ),
+  /** Standing, the key off: until half of the battery is used. */
+  parked: z.strictObject({ machineMa: figure, kitsMa: z.number(), days: figure }),
 })
 
 /** What is measured on a job. Where a card is barred it has no range. */
@@ -42,7 +61,7 @@ export const meterAnswerSchema = z.strictObject({
       barred: z.string().nullable(),
     }),
   ),
-  /** What stands at the module's own pins by the circuit; empty for one that lives from the control unit's plug. */
-  supply: z.strictObject({ planned: z.array(supplyRow), built: z.array(supplyRow) }),
+  /** How the module is fed by the circuit, joined as planned and as joined now. */
+  supply: z.strictObject({ planned: supplySchema, built: supplySchema }),
 })
 export type MeterAnswer = z.infer<typeof meterAnswerSchema>

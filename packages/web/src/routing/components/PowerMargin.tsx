@@ -1,16 +1,14 @@
-import { benchSupply, idleDays } from '@tidy-badger/core/electrical'
+import { benchSupply } from '@tidy-badger/core/circuit'
+import { idleDays, lastsWords } from '@tidy-badger/core/electrical'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import { useLoom } from '../useLoom.ts'
-
-const spanWords = (days: number | null) =>
-  days === null ? 'not known' : days >= 90 ? `${Math.round(days / 30)} months` : `${days.toFixed(1)} days`
 
 /** What holds for all work on feeds and grounds, and what the module does to a standing battery. */
 export function PowerMargin() {
   const { dossiers } = useLoom()
   const { machine, kit } = dossiers
   const idle = idleDays(machine, kit)
-  const bench = benchSupply(machine, kit)
+  const bench = benchSupply(machine, [kit])
   return (
     <>
       <MarginCard tone="lamp" title="Take care">
@@ -24,9 +22,9 @@ export function PowerMargin() {
       <MarginCard tone={idle.direct !== null && idle.direct < 14 ? 'lamp' : 'data'} title="Standing still">
         <dl className="grid grid-cols-[1fr_auto] gap-x-3">
           <dt>Module on an always live feed</dt>
-          <dd className="figures text-right font-semibold">{spanWords(idle.direct)}</dd>
+          <dd className="figures text-right font-semibold">{lastsWords(idle.direct)}</dd>
           <dt>Module off with key or relay</dt>
-          <dd className="figures text-right font-semibold">{spanWords(idle.relay)}</dd>
+          <dd className="figures text-right font-semibold">{lastsWords(idle.relay)}</dd>
         </dl>
         <p className="text-quiet">
           Half of {machine.power ? `${machine.power.batteryAh} Ah` : 'the battery'} used: then it may not crank.
