@@ -127,7 +127,7 @@ test('a machine is varied: its next version says what changed, and what was type
 }) => {
   await page.goto('/dossiers/machine/pellick-rime-790')
   await page.getByRole('button', { name: 'Write the next version' }).click()
-  await expect(page.getByText('version 3, being written')).toBeVisible()
+  await expect(page.getByText('version 4, being written')).toBeVisible()
   await page.getByRole('button', { name: /^Crank sensor plug/ }).click()
   cutting.link = true
   await context.setOffline(true)
@@ -135,8 +135,8 @@ test('a machine is varied: its next version says what changed, and what was type
   await expect(page.getByText('kept here')).toBeVisible()
   await context.setOffline(false)
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
-  await page.getByRole('button', { name: 'Publish version 3' }).click()
-  await expect(page.getByRole('heading', { name: 'What changed since version 2' })).toBeVisible()
+  await page.getByRole('button', { name: 'Publish version 4' }).click()
+  await expect(page.getByRole('heading', { name: 'What changed since version 3' })).toBeVisible()
   await expect(page.getByText('plain white is now white with violet stripe').first()).toBeVisible()
   await expectAccessible(page)
 })

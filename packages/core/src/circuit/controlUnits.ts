@@ -1,4 +1,4 @@
-import type { Machine, Net } from '../dossiers/index.ts'
+import { busEnds, type Machine, type Net } from '../dossiers/index.ts'
 import { thermistorRoles, workingVolts } from './deviceFigures.ts'
 import { drawTerminator } from './deviceParts.ts'
 import { pinsOf, type Drawn, type Pin } from './machineParts.ts'
@@ -7,13 +7,13 @@ import { pinsOf, type Drawn, type Pin } from './machineParts.ts'
 export function drawControlUnits(drawn: Drawn): void {
   const { machine } = drawn
   const devices = [...new Set(machine.connectors.flatMap((item) => (item.ecu ? [item.device] : [])))]
-  devices.forEach((device, i) => {
-    const pins = machine.connectors
-      .filter((connector) => connector.ecu && connector.device === device)
-      .flatMap((connector) => pinsOf(machine, connector))
+  const ends = busEnds(machine)
+  for (const device of devices) {
+    const plugs = machine.connectors.filter((connector) => connector.ecu && connector.device === device)
+    const pins = plugs.flatMap((connector) => pinsOf(machine, connector))
     drawUnit(drawn, `unit ${device}`, pins)
-    if (i === 0) drawTerminator(drawn, pins)
-  })
+    if (plugs.some(({ id }) => ends.includes(id))) drawTerminator(drawn, pins)
+  }
 }
 
 /** It works once a feed that the key switches stands over its own ground; one that is never switched works on any. */

@@ -1,5 +1,4 @@
-import type { Connector, Machine } from '../dossiers/index.ts'
-import { busEnds, handsOn } from '../wiring/index.ts'
+import { busEnds, deviceRole, handsOn, looksOn, type Connector, type Machine } from '../dossiers/index.ts'
 import {
   airflowVolts,
   isClosed,
@@ -12,8 +11,6 @@ import {
 import { ground } from './drawNetwork.ts'
 import { pinsOf, type Drawn, type Pin } from './machineParts.ts'
 
-/** What only looks at a signal and gives none. */
-const looksOn = /instrument|dash|display|monitor|fuse|\bunit\b|diagnostic|(?<!throttle )body/i
 const isFeed = ({ net }: Pin) => net.signal === 'supply-switched' || net.signal === 'supply-always'
 const isGround = ({ net }: Pin) => net.signal === 'sensor-ground' || net.signal === 'power-ground'
 const isByWire = (machine: Machine) => machine.nets.some((net) => net.role === 'throttle-motor')
@@ -54,7 +51,7 @@ function drawPin(drawn: Drawn, connector: Connector, pins: readonly Pin[], pin: 
     (net.role === 'start' ? undefined : nearest(pins, pin, isFeed))
   switch (net.signal) {
     case 'analogue-0-5':
-      if (looksOn.test(connector.device)) drawGauge(drawn, pins, node, back?.node ?? ground)
+      if (looksOn(connector)) drawGauge(drawn, pins, node, back?.node ?? ground)
       else drawSensor(drawn, pins, pin, back?.node ?? ground)
       return
     case 'frequency': {
@@ -75,7 +72,7 @@ function drawPin(drawn: Drawn, connector: Connector, pins: readonly Pin[], pin: 
     case 'motor-drive': {
       const other =
         feed ?? nearest(pins, pin, ({ net: to }) => to.signal === net.signal && to.cylinder === net.cylinder)
-      if (other) draw.resistor(node, other.node, /relay/i.test(connector.device) ? 80 : loadOhms(net.role))
+      if (other) draw.resistor(node, other.node, deviceRole(connector) === 'relay' ? 80 : loadOhms(net.role))
       return
     }
     case 'supply-switched':
@@ -83,22 +80,22 @@ function drawPin(drawn: Drawn, connector: Connector, pins: readonly Pin[], pin: 
       const to = nearest(pins, pin, ({ net: other }) => other.signal === 'power-ground')
       // What is never switched off feeds a memory and little else.
       const ohms = net.signal === 'supply-always' ? 2000 : loadOhms(net.role)
-      if (!handsOn.test(connector.device) && to) draw.resistor(node, to.node, ohms)
+      if (!handsOn(connector) && to) draw.resistor(node, to.node, ohms)
       // What is switched off is not quite cut off: a film of damp on the box.
       else if (net.signal === 'supply-switched') draw.resistor(node, ground, 100_000)
       return
     }
     case 'switch':
-      if (!looksOn.test(connector.device) && isClosed(net.role, state)) draw.resistor(node, back?.node ?? ground, 0.3)
+      if (!looksOn(connector) && isClosed(net.role, state)) draw.resistor(node, back?.node ?? ground, 0.3)
       return
     case 'sensor-ground': {
       // A unit that reads pick-ups of its own grounds their returns.
       const to = nearest(pins, pin, ({ net: other }) => other.signal === 'power-ground')
-      if (looksOn.test(connector.device) && to) draw.resistor(node, to.node, 0.02)
+      if (looksOn(connector) && to) draw.resistor(node, to.node, 0.02)
       return
     }
     case 'data-line':
-      if (looksOn.test(connector.device) && net.role !== 'airbag') {
+      if (looksOn(connector) && net.role !== 'airbag') {
         const live = liveFeed(drawn, pins, back?.node ?? ground)
         if (live) draw.resistor(node, live.node, 2200)
       }

@@ -1,12 +1,13 @@
 import {
   machineIndex,
+  sourceOf,
   type CavityPlace,
   type Kit,
   type Machine,
   type MeterState,
   type Wire,
 } from '../dossiers/index.ts'
-import { type Connection, plannedConnections, proposeMatches, sourceOf } from '../wiring/index.ts'
+import { type Connection, plannedConnections, proposeMatches } from '../wiring/index.ts'
 import { fittings, shippedMachines } from '../wiring/shippedCase.ts'
 import { buildCircuit } from './buildCircuit.ts'
 import { busOf, dividers, sensorOf } from './sensorCase.ts'

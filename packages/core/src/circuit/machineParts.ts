@@ -1,5 +1,7 @@
 import {
   machineIndex,
+  sourceOf,
+  surfacesOf,
   zoneOfPlace,
   type Connector,
   type Machine,
@@ -9,7 +11,6 @@ import {
   type WirePlace,
 } from '../dossiers/index.ts'
 import { runResistanceOhm } from '../electrical/index.ts'
-import { sourceOf } from '../wiring/index.ts'
 import { batteryVolts, isLive } from './deviceFigures.ts'
 import { devicePin, ground, loomPin, sourceFlow, spliceNode, studNode, wireAtPin, type Drawing } from './drawNetwork.ts'
 import type { CircuitFault } from './model.ts'
@@ -133,12 +134,7 @@ function drawSource(drawn: Drawn, net: Net): void {
 }
 
 function beginOf({ machine }: Drawn, net: Net): string | null {
-  const studs = machine.studs.filter((stud) => stud.net === net.id).map((stud): WirePlace => ({ stud: stud.id }))
-  const plugs = (machineIndex(machine).placesOfNet.get(net.id) ?? []).map(({ connector, cavity }): WirePlace => ({
-    connector,
-    cavity,
-  }))
-  const source = sourceOf(machine, net, [...studs, ...plugs])
+  const source = sourceOf(machine, net, surfacesOf(machine, net))
   if (!source || 'splice' in source) return null
   return 'stud' in source ? studNode(source.stud) : devicePin(source.connector, source.cavity)
 }

@@ -1,4 +1,5 @@
 import {
+  deviceRole,
   machineIndex,
   type Connector,
   type Machine,
@@ -84,6 +85,6 @@ export function busOf(machine: Machine): { unit: BusPlug; socket: BusPlug } | nu
     return high !== undefined && low !== undefined ? [{ connector, high, low }] : []
   })
   const unit = both.find(({ connector }) => connector.ecu)
-  const socket = both.find(({ connector }) => /diagnostic/i.test(connector.device))
+  const socket = both.find(({ connector }) => deviceRole(connector) === 'diagnostic socket')
   return unit && socket ? { unit, socket } : null
 }

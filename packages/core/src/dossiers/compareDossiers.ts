@@ -1,7 +1,7 @@
 import { wireName } from './colours.ts'
 import type { Kit } from './kitModel.ts'
 import type { Dossier } from './document.ts'
-import type { Machine, Wire } from './model.ts'
+import type { Machine, Net, Wire } from './model.ts'
 
 export interface DossierChange {
   what: 'added' | 'taken out' | 'changed'
@@ -12,7 +12,10 @@ export interface DossierChange {
 /** What is different in a later version, in the order of the document. */
 export function compareDossiers(before: Dossier, after: Dossier): DossierChange[] {
   const facts = factsOf(before, after)
-  if (before.kind === 'machine' && after.kind === 'machine') return [...facts, ...machineChanges(before, after)]
+  if (before.kind === 'machine' && after.kind === 'machine') {
+    const { told, says } = newlyStated(before, after)
+    return [...facts, ...says, ...machineChanges(told, after)]
+  }
   if (before.kind === 'kit' && after.kind === 'kit') return [...facts, ...kitChanges(before, after)]
   return facts
 }
@@ -24,6 +27,46 @@ function factsOf(before: Dossier, after: Dossier): DossierChange[] {
       : [{ what: 'changed' as const, says: `${field}: "${before[field]}" is now "${after[field]}"` }],
   )
 }
+
+/** What is only stated where nothing was said before is counted, not listed. @returns the version before as if it had stated it */
+function newlyStated(before: Machine, after: Machine): { told: Machine; says: DossierChange[] } {
+  const counts = { connectors: 0, studs: 0, nets: 0 }
+  const adopt = <T extends { id: string }, K extends keyof T>(
+    list: keyof typeof counts,
+    items: readonly T[],
+    next: readonly T[],
+    fields: readonly K[],
+  ): T[] => {
+    const now = new Map(next.map((item) => [item.id, item]))
+    return items.map((item) => {
+      const later = now.get(item.id)
+      const fresh = fields.filter((field) => later?.[field] !== undefined && item[field] === undefined)
+      if (!later || fresh.length === 0) return item
+      counts[list]++
+      // In the order of the later one, so that nothing else differs.
+      const whole: T = { ...item, ...Object.fromEntries(fresh.map((field) => [field, later[field]])) }
+      return Object.keys(later).every(
+        (key) => JSON.stringify(Reflect.get(whole, key)) === JSON.stringify(Reflect.get(later, key)),
+      )
+        ? later
+        : whole
+    })
+  }
+  const told: Machine = {
+    ...before,
+    connectors: adopt('connectors', before.connectors, after.connectors, ['role', 'endsBus']),
+    studs: adopt('studs', before.studs, after.studs, ['role']),
+    nets: adopt('nets', before.nets, after.nets, ['source']),
+  }
+  const parts = [
+    counts.connectors > 0 ? `what ${many(counts.connectors, 'plug')} sit on` : '',
+    counts.studs > 0 ? `what ${many(counts.studs, 'stud')} are for` : '',
+    counts.nets > 0 ? `where ${many(counts.nets, 'circuit')} come from` : '',
+  ].filter((part) => part !== '')
+  return { told, says: parts.length === 0 ? [] : [{ what: 'changed', says: `Stated now: ${parts.join(', ')}` }] }
+}
+
+const many = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`
 
 function machineChanges(before: Machine, after: Machine): DossierChange[] {
   return [
@@ -41,6 +84,8 @@ function machineChanges(before: Machine, after: Machine): DossierChange[] {
             ? ''
             : `shell is now ${b.shell.colour}, ${b.shell.outline}, key ${b.shell.key}`,
           a.lock.kind === b.lock.kind ? '' : `lock is now ${b.lock.kind}`,
+          a.role === b.role ? '' : `sits on: ${b.role ?? 'not said'}`,
+          a.endsBus === b.endsBus ? '' : b.endsBus ? 'ends the bus' : 'does not end the bus any more',
         ].filter((part) => part !== ''),
     ),
     ...listed(
@@ -52,6 +97,7 @@ function machineChanges(before: Machine, after: Machine): DossierChange[] {
         [
           a.signal === b.signal ? '' : `${a.signal} is now ${b.signal}`,
           a.role === b.role ? '' : `${a.role} is now ${b.role}`,
+          JSON.stringify(a.source) === JSON.stringify(b.source) ? '' : `comes from ${sourceWords(after, b)}`,
           a.spareA === b.spareA ? '' : `${a.spareA ?? 0} A to spare are now ${b.spareA ?? 0}`,
         ].filter((part) => part !== ''),
     ),
@@ -67,7 +113,13 @@ function machineChanges(before: Machine, after: Machine): DossierChange[] {
           a.net === b.net ? '' : `carried ${a.net}, carries ${b.net} now`,
         ].filter((part) => part !== ''),
     ),
-    ...listed('Stud', before.studs, after.studs, (stud) => stud.name),
+    ...listed(
+      'Stud',
+      before.studs,
+      after.studs,
+      (stud) => stud.name,
+      (a, b) => (a.role === b.role ? [] : [`is for: ${b.role ?? 'not said'}`]),
+    ),
     ...listed('Cover', before.covers ?? [], after.covers ?? [], (cover) => cover.name),
     ...listed('Place', before.places ?? [], after.places ?? [], (place) => place.name),
     ...listed('Passage', before.passages ?? [], after.passages ?? [], (passage) => passage.name),
@@ -92,6 +144,13 @@ function kitChanges(before: Kit, after: Kit): DossierChange[] {
 function counted(kind: string, before: readonly { id: string }[], after: readonly { id: string }[]): DossierChange[] {
   const changes = listed(kind, before, after, (item) => item.id).length
   return changes === 0 ? [] : [{ what: 'changed', says: `${changes} ${changes === 1 ? kind : `${kind}s`} changed` }]
+}
+
+function sourceWords(machine: Machine, { source }: Net): string {
+  if (!source) return 'where its plugs say'
+  if ('stud' in source) return machine.studs.find(({ id }) => id === source.stud)?.name ?? source.stud
+  const plug = machine.connectors.find(({ id }) => id === source.connector)
+  return `${plug?.name ?? source.connector}, cavity ${source.cavity}`
 }
 
 function wireWords(machine: Machine, wire: Wire): string {

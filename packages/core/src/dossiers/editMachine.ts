@@ -1,6 +1,7 @@
 import { wireName } from './colours.ts'
 import { gridCavities, type FaceLayout } from './gridCavities.ts'
 import { machineIndex } from './machineIndex.ts'
+import { comesTo } from './sourceOf.ts'
 import type { Connector, Machine, Net, Wire, WireColour, WirePlace } from './model.ts'
 
 /** An id made of a name: small letters, digits, dashes; made unique among `taken`. */
@@ -159,7 +160,30 @@ export function withPinout(machine: Machine, connector: string, entries: readonl
       : wiresFor(net, now)
   })
   const used = new Set([...wires.map((wire) => wire.net), ...machine.studs.map((stud) => stud.net)])
-  return { ...machine, nets: nets.filter((net) => used.has(net.id)), wires }
+  return withoutStaleSources({ ...machine, nets: nets.filter((net) => used.has(net.id)), wires })
+}
+
+/** The machine without a stud; if it was a battery post, it is none any more. */
+export function withoutStud(machine: Machine, stud: string): Machine {
+  return withoutStaleSources({
+    ...machine,
+    studs: machine.studs.filter((item) => item.id !== stud),
+    ...(machine.batteries ? { batteries: machine.batteries.filter((id) => id !== stud) } : {}),
+  })
+}
+
+/** A circuit that does not come to its stated source any more is found by its plugs again. */
+function withoutStaleSources(machine: Machine): Machine {
+  const stale = ({ id, source }: Net) => source !== undefined && !comesTo(machine, id, source)
+  if (!machine.nets.some(stale)) return machine
+  return {
+    ...machine,
+    nets: machine.nets.map((net) => {
+      if (!stale(net)) return net
+      const { source: _stale, ...kept } = net
+      return kept
+    }),
+  }
 }
 
 /** Names of which every device has a wire of its own, in the languages sheets come in. */

@@ -3,6 +3,7 @@ import { accessContradictions } from './accessContradictions.ts'
 import type { Kit } from './kitModel.ts'
 import { orderSteps } from './orderSteps.ts'
 import { routeContradictions } from './routeContradictions.ts'
+import { comesTo } from './sourceOf.ts'
 import { variantLists, type Machine, type Step, type WirePlace } from './model.ts'
 
 /** What a machine document says twice or about things it does not have; paths as in the document. */
@@ -78,6 +79,10 @@ export function machineContradictions(machine: Machine): Problem[] {
         )
       taken.set(key, wire.id)
     }
+  })
+  machine.nets.forEach(({ id, source }, i) => {
+    if (source && !machine.draft && !comesTo(machine, id, source))
+      say('source-elsewhere', `nets.${i}.source`, `Nothing of circuit "${id}" ends where it is said to come from.`)
   })
   problems.push(...accessContradictions(machine), ...routeContradictions(machine), ...orderProblems(machine.steps))
   machine.steps.forEach((step, i) => {

@@ -15,8 +15,19 @@ export { kitSchema } from './kitSchema.ts'
 export { machineSchema } from './schema.ts'
 export { accessContradictions, coverCycle } from './accessContradictions.ts'
 export { acrossFlats, fastenerWords, minutesText, readFasteners, readMinutes, toolOf } from './readFasteners.ts'
+export { busEnds } from './busEnds.ts'
+export { deviceRole, handsOn, looksOn, studRole } from './roles.ts'
+export { sourceOf, surfacesOf } from './sourceOf.ts'
 export { netAt, wireAt, wiresOfConnector } from './lookUp.ts'
-export { cavityKey, machineIndex, placeKey, zoneOfPlace, type CavityPlace, type MachineIndex } from './machineIndex.ts'
+export {
+  cavityKey,
+  machineIndex,
+  placeKey,
+  zoneOfPlace,
+  type CavityPlace,
+  type LoomParts,
+  type MachineIndex,
+} from './machineIndex.ts'
 export {
   emptyPassageRow,
   emptyPlaceRow,
@@ -60,6 +71,7 @@ export {
   idFrom,
   newConnector,
   withPinout,
+  withoutStud,
   type CavityEntry,
   type FaceSpec,
 } from './editMachine.ts'

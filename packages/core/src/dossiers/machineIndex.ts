@@ -20,10 +20,13 @@ export interface MachineIndex {
   placesOfNet: Map<NetId, (CavityPlace & { wire: Wire })[]>
 }
 
-const indices = new WeakMap<Machine, MachineIndex>()
+/** The loom of a machine. */
+export type LoomParts = Pick<Machine, 'connectors' | 'nets' | 'studs' | 'zones' | 'wires'>
+
+const indices = new WeakMap<LoomParts, MachineIndex>()
 
 /** @param machine a document that is not changed afterwards */
-export function machineIndex(machine: Machine): MachineIndex {
+export function machineIndex(machine: LoomParts): MachineIndex {
   const known = indices.get(machine)
   if (known) return known
   const index: MachineIndex = {

@@ -15,6 +15,7 @@ import {
   readPinoutRows,
   splitPinoutTable,
   withPinout,
+  withoutStud,
   type CavityEntry,
   type Machine,
 } from './index.ts'
@@ -180,7 +181,7 @@ describe('a machine made by hand', () => {
   test('a clone is a draft of its own and says where it comes from', () => {
     const copy = cloneMachine(marlow, 'marlow-van', 'Marlow van')
     expect(copy).toMatchObject({ id: 'marlow-van', draft: true, version: 1 })
-    expect(copy.source).toBe('Varied from Corvane Marlow 2.9, version 2.')
+    expect(copy.source).toBe(`Varied from Corvane Marlow 2.9, version ${marlow.version}.`)
     expect(marlow.draft).toBeUndefined()
   })
 })
@@ -208,6 +209,47 @@ describe('two versions', () => {
       'Plug taken out: Airflow meter plug',
     ])
     expect(compareDossiers(marlow, structuredClone(marlow))).toEqual([])
+  })
+
+  test('what is only stated where nothing was said is one line; what is stated otherwise is told', () => {
+    const before = structuredClone(marlow)
+    for (const plug of before.connectors) delete plug.role
+    for (const plug of before.connectors) delete plug.endsBus
+    for (const stud of before.studs) delete stud.role
+    for (const net of before.nets) delete net.source
+    const [{ says }, ...more] = compareDossiers(before, marlow)
+    expect(more).toEqual([])
+    expect(says).toMatch(/^Stated now: what \d+ plugs sit on, what 6 studs are for, where \d+ circuits come from$/)
+    const next = structuredClone(marlow)
+    const box = next.connectors.find(({ role }) => role === 'fuse box')
+    const fed = next.nets.find(({ source }) => source && 'connector' in source && source.connector === box?.id)
+    const post = next.studs.find(({ role }) => role === 'battery positive')
+    if (!box || !fed || !post) throw new Error('the saloon has a fuse box and a battery')
+    box.role = 'relay'
+    fed.source = { stud: post.id }
+    post.role = 'live'
+    expect(compareDossiers(marlow, next).map((change) => change.says)).toEqual([
+      `Plug ${box.name}: sits on: relay`,
+      `Circuit ${fed.name}: comes from ${post.name}`,
+      `Stud ${post.name}: is for: live`,
+    ])
+  })
+
+  test('a source that its circuit does not come to any more is forgotten, and refused where it is written', () => {
+    const fed = marlow.nets.find(({ source }) => source && 'connector' in source)
+    if (!fed?.source || !('connector' in fed.source)) throw new Error('the saloon has a supply from a plug')
+    const bare = withPinout(marlow, fed.source.connector, [])
+    expect(bare.nets.find(({ id }) => id === fed.id)?.source).toBeUndefined()
+    const post = marlow.studs.find(({ role }) => role === 'battery negative')
+    expect(withoutStud(marlow, post?.id ?? '').batteries).not.toContain(post?.id)
+    const wrong = structuredClone(marlow)
+    const net = wrong.nets.find(({ id }) => id === fed.id)
+    if (net) net.source = { stud: 'engine-ground' }
+    const parsed = parseMachine(wrong)
+    expect(parsed.ok ? [] : parsed.problems.map(({ code, path }) => [code, path])).toContainEqual([
+      'source-elsewhere',
+      `nets.${wrong.nets.findIndex(({ id }) => id === fed.id)}.source`,
+    ])
   })
 })
 

@@ -48,6 +48,26 @@ export interface Lock {
   opens: string
 }
 
+/** What a plug may sit on, as far as it matters to where current comes from and to what a meter shows. */
+export const deviceRoles = [
+  'fuse box',
+  'relay',
+  'ignition switch',
+  'switch',
+  'regulator',
+  'instrument',
+  'unit',
+  'diagnostic socket',
+  'accessory socket',
+  'bus end',
+  'device',
+] as const
+/** `unit` is a control unit that is none of the engine's; `device` any sensor or load. */
+export type DeviceRole = (typeof deviceRoles)[number]
+
+export const studRoles = ['battery positive', 'battery negative', 'starter', 'live', 'engine ground', 'ground'] as const
+export type StudRole = (typeof studRoles)[number]
+
 /** A plug of the factory loom with the device it sits on. `gender` is that of the loom's terminals. */
 export interface Connector {
   id: ConnectorId
@@ -62,6 +82,10 @@ export interface Connector {
   lock: Lock
   /** A plug of a control unit: signals start or end here. */
   ecu?: boolean
+  /** What it sits on; without it, what its device is called says it. */
+  role?: DeviceRole
+  /** Its device ends the bus with 120 Ω. */
+  endsBus?: boolean
   /** The plug of another loom it is mated to: signals go on through it, cavity by cavity. */
   mates?: ConnectorId
 }
@@ -78,6 +102,8 @@ export interface Net extends SignalSort {
   highVoltage?: boolean
   /** What a meter reads here when all is well, where it differs from general practice. */
   readings?: MeterReading[]
+  /** Where it comes from, a stud or cavity of its own; without it, found by what its plugs sit on. */
+  source?: Exclude<WirePlace, { splice: string }>
 }
 
 /** Where a wire ends. A splice is known by its name alone: all wires that end in it are one. */
@@ -99,6 +125,7 @@ export interface Stud {
   zone: ZoneId
   place: string
   threadMm: number
+  role?: StudRole
 }
 
 export interface Zone {

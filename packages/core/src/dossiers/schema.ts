@@ -3,7 +3,9 @@ import type { ShapeOf } from '../shared/index.ts'
 import { body, cover, place, way } from './accessSchema.ts'
 import { passage, power, spot, steering } from './routeSchema.ts'
 import {
+  deviceRoles,
   lockKinds,
+  studRoles,
   variantLists,
   type Connector,
   type FilterFigures,
@@ -35,6 +37,8 @@ const connector = z.strictObject({
   cavities,
   lock,
   ecu: z.boolean().optional(),
+  role: z.enum(deviceRoles).optional(),
+  endsBus: z.boolean().optional(),
   mates: id.optional(),
 } satisfies ShapeOf<Connector>)
 const meterReading = z
@@ -53,6 +57,9 @@ const net = z.strictObject({
   electronic: z.boolean().optional(),
   highVoltage: z.boolean().optional(),
   readings: z.array(meterReading).max(12).optional(),
+  source: z
+    .union([z.strictObject({ connector: id, cavity: z.int().positive() }), z.strictObject({ stud: id })])
+    .optional(),
 } satisfies ShapeOf<Net>)
 const wirePlace = z.union([
   z.strictObject({ connector: id, cavity: z.int().positive() }),
@@ -74,6 +81,7 @@ const stud = z.strictObject({
   zone: id,
   place: words,
   threadMm: positive,
+  role: z.enum(studRoles).optional(),
 } satisfies ShapeOf<Stud>)
 const zone = z.strictObject({
   id,

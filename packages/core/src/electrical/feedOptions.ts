@@ -1,4 +1,13 @@
-import { inSentence, machineIndex, type Kit, type Machine, type Net } from '../dossiers/index.ts'
+import {
+  deviceRole,
+  inSentence,
+  machineIndex,
+  studRole,
+  type DeviceRole,
+  type Kit,
+  type Machine,
+  type Net,
+} from '../dossiers/index.ts'
 import { judgeFeed, relayCoilA, targetWords, wiringRules, type Match } from '../wiring/index.ts'
 import { idleDrain } from './idleDrain.ts'
 import { fuseWithinMm } from './chooseFuse.ts'
@@ -56,6 +65,8 @@ export const usablePct = 50
 const smallLoadA = 0.5
 /** Area of the wire a relay feed is made with, mm². */
 const relayWireMm2 = 1
+
+const sockets: readonly DeviceRole[] = ['accessory socket', 'diagnostic socket']
 
 const spareSource = "the machine's dossier: spare current of the circuit"
 const houseSource = 'general practice of the trade'
@@ -119,9 +130,10 @@ export function feedOptions(
       options.push(refused(`tap-${net.id}`, 'lamp tap', net.name, why, base))
       continue
     }
-    const socket = (machineIndex(machine).placesOfNet.get(net.id) ?? []).some(({ connector }) =>
-      machineIndex(machine).connectors.get(connector)?.device.includes('socket'),
-    )
+    const socket = (machineIndex(machine).placesOfNet.get(net.id) ?? []).some(({ connector }) => {
+      const found = machineIndex(machine).connectors.get(connector)
+      return found !== undefined && sockets.includes(deviceRole(found))
+    })
     const spare = net.spareA
     const direct: FeedOption = {
       ...base,
@@ -170,7 +182,7 @@ export function feedOptions(
       own: supply.kind === 'battery ring',
     }),
   )
-  for (const stud of machine.studs.filter((item) => /starter.*live/i.test(item.name)))
+  for (const stud of machine.studs.filter((item) => studRole(machine, item) === 'starter'))
     options.push(
       withVerdict({
         id: `stud-${stud.id}`,
@@ -331,7 +343,7 @@ export function idleDays(machine: Machine, kit: Pick<Kit, 'module'>): { direct: 
 }
 
 function batteryWords(machine: Machine): string {
-  const stud = machine.studs.find((item) => /battery/i.test(item.name) && /positive/i.test(item.name))
+  const stud = machine.studs.find((item) => studRole(machine, item) === 'battery positive')
   return stud ? `${inSentence(stud.name)}, ${stud.place}` : 'battery positive'
 }
 

@@ -1,4 +1,4 @@
-import { inSentence, machineIndex, type Kit, type Machine, type Stud } from '../dossiers/index.ts'
+import { inSentence, machineIndex, studRole, type Kit, type Machine, type Stud } from '../dossiers/index.ts'
 import { targetWords, type Match } from '../wiring/index.ts'
 import { supplyOf } from './supplyOf.ts'
 import { atMost, dropLimitsV, type DropUse, type Verdict } from './verdict.ts'
@@ -36,9 +36,9 @@ export function groundPlaces(
   const planned = target && 'stud' in target ? machine.studs.find((stud) => stud.id === target.stud) : undefined
   const grounds = machine.studs.filter((stud) => nets.get(stud.net)?.signal === 'power-ground')
   const kindOf = (stud: Stud): GroundPractice =>
-    /battery/i.test(stud.name)
+    studRole(machine, stud) === 'battery negative'
       ? 'loom instruction, else battery negative'
-      : /engine|strap/i.test(stud.name)
+      : studRole(machine, stud) === 'engine ground'
         ? 'engine strap'
         : 'frame cluster'
   const from = planned && zones.get(planned.zone)?.at

@@ -114,7 +114,7 @@ describe('hand-back sheet', () => {
     const sheet = handbackSheet(dossiers, job, replay(dossiers, entries))
     expect(sheet.returnToStock).toEqual(dossiers.kit.returnToStock)
     expect(sheet.cautions.length).toBeGreaterThan(2)
-    expect(sheet.sources[0]).toContain('dossier version 3')
+    expect(sheet.sources[0]).toContain(`dossier version ${dossiers.machine.version}`)
   })
 })
 

@@ -1,4 +1,3 @@
-export { busEnds } from './busEnds.ts'
 export { checkWiring, type CheckContext } from './checkWiring.ts'
 export { connectionProblems } from './connectionProblems.ts'
 export { endLookalikes, type EndLookalike } from './endLookalikes.ts'
@@ -32,7 +31,6 @@ export {
   type MeterPhase,
   type MeterPlace,
 } from './meterCards.ts'
-export { handsOn, sourceOf } from './sourceOf.ts'
 export { moduleDoes, traceTree, type TraceKind, type TraceNode, type TraceTree } from './traceTree.ts'
 export { barredFromMeter, expectedReadings } from './readings.ts'
 export {

@@ -2,6 +2,7 @@ import {
   wireAt,
   inSentence,
   machineIndex,
+  studRole,
   wireName,
   type ConnectorId,
   type InlinePair,
@@ -140,7 +141,7 @@ function ringCards(machine: Machine, kit: Kit, end: Extract<KitEnd, { type: 'rin
     expect,
   })
   // A battery's own post is never without volts: the check belongs where the lead is cut off from it.
-  const post = machine.batteries?.includes(studId) === true || /battery/i.test(stud.name)
+  const post = studRole(machine, stud).startsWith('battery')
   const off = post
     ? []
     : [

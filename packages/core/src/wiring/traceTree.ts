@@ -1,7 +1,9 @@
 import {
+  busEnds,
   inSentence,
   machineIndex,
   placeKey,
+  sourceOf,
   wireName,
   type ConnectorId,
   type Kit,
@@ -14,8 +16,6 @@ import {
   type WirePlace,
 } from '../dossiers/index.ts'
 import type { Connection } from './model.ts'
-import { busEnds } from './busEnds.ts'
-import { sourceOf } from './sourceOf.ts'
 
 export const traceKinds = [
   'control unit',

@@ -21,7 +21,7 @@ describe('jobs', () => {
   test('open, list, show', async () => {
     const { status, body } = await app.ask('POST', '/api/jobs', { ...quad, title: 'hut 7' })
     expect(status).toBe(201)
-    expect(body).toMatchObject({ title: 'hut 7', machine: { id: 'pellick-gorse-430', version: 3 }, station: 'take-in' })
+    expect(body).toMatchObject({ title: 'hut 7', machine: { id: 'pellick-gorse-430', version: 4 }, station: 'take-in' })
     const list = await app.ask('GET', '/api/jobs')
     expect(list.body).toEqual(expect.arrayContaining([expect.objectContaining({ id: (body as { id: string }).id })]))
     const shown = await app.ask('GET', `/api/jobs/${(body as { id: string }).id}`)

@@ -276,15 +276,17 @@ describe('making a dossier', () => {
 
   test('a version is published once, the next must follow, and jobs keep theirs', async () => {
     const id = await newJob({ machine: { id: 'ostrel-pika-449' }, kit: { id: 'wren-core-34' } })
-    const next = { ...(await document()), version: 3, years: '2018 to 2024' }
+    const shipped = await document()
+    const version = Number(shipped.version)
+    const next = { ...shipped, version: version + 1, years: '2018 to 2024' }
     expect((await app.ask('POST', '/api/dossiers', next)).status).toBe(201)
     expect((await app.ask('POST', '/api/dossiers', next)).status).toBe(201)
     const again = await app.ask('POST', '/api/dossiers', { ...next, years: 'other' })
     expect(again.status).toBe(409)
-    expect((again.body as { message: string }[])[0].message).toContain('is 4, not 3')
-    expect((await app.ask('GET', `/api/jobs/${id}`)).body).toMatchObject({ machine: { version: 2 } })
+    expect((again.body as { message: string }[])[0].message).toContain(`is ${version + 2}, not ${version + 1}`)
+    expect((await app.ask('GET', `/api/jobs/${id}`)).body).toMatchObject({ machine: { version } })
     const later = await newJob({ machine: { id: 'ostrel-pika-449' }, kit: { id: 'wren-core-34' } })
-    expect((await app.ask('GET', `/api/jobs/${later}`)).body).toMatchObject({ machine: { version: 3 } })
+    expect((await app.ask('GET', `/api/jobs/${later}`)).body).toMatchObject({ machine: { version: version + 1 } })
   })
 
   test('a draft machine is used with its gaps as findings, and goes with the exported job', async () => {

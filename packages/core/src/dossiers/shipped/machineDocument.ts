@@ -1,6 +1,7 @@
 import type { Connector, Machine, Net, Stud, Variant, Wire, Zone } from '../model.ts'
 import { readMachineSheet, type MachineSheet, type SheetParts } from './machineSheet.ts'
 import { fields, linesOf } from './sheetLines.ts'
+import { stateRoles } from './stateRoles.ts'
 
 /** Years or markets of a machine, written as what differs in the sheet. */
 export interface VariantSheet {
@@ -43,13 +44,14 @@ type Facts = Omit<
 
 /** A whole machine document from its sheet; variants are worked out by comparing whole looms. */
 export function machineDocument(facts: Facts, sheet: MachineSheet, variants: readonly VariantSheet[] = []): Machine {
-  const base = readMachineSheet(sheet)
+  const read = (whole: MachineSheet) => stateRoles(readMachineSheet(whole), facts.batteries)
+  const base = read(sheet)
   return {
     kind: 'machine',
-    version: 2,
+    version: 3,
     ...facts,
     ...base,
-    variants: variants.map((variant) => difference(base, variant, readMachineSheet(changed(sheet, variant)))),
+    variants: variants.map((variant) => difference(base, variant, read(changed(sheet, variant)))),
   }
 }
 

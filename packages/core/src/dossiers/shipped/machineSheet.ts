@@ -73,7 +73,7 @@ export function readMachineSheet(sheet: MachineSheet): SheetParts {
       const middle = middles.get(zone.id)
       return middle ? { ...zone, at: middle } : zone
     }),
-    nets: nets.map((item) => item.net),
+    nets: nets.map((item) => withSource(item, places.get(item.net.id) ?? [])),
     connectors,
     wires: nets.flatMap((item) => wiresOf(item, places.get(item.net.id) ?? [])),
     studs,
@@ -93,6 +93,8 @@ interface SheetNet {
   colour: WireColour
   areaMm2: number
   ecu: string | null
+  /** Plug it comes from, where that cannot be told by what is on it. */
+  source: string | undefined
 }
 
 export function sheetColour(text: string, line: string): WireColour {
@@ -135,11 +137,14 @@ function readNet(line: string): SheetNet {
   const [colour, area] = wire.split(/\s+/)
   const net: Net = { id: netId, name, ...readSort(sort, line) }
   const readings: MeterReading[] = []
+  let source: string | undefined
   for (const option of options.split(',').map((part) => part.trim())) {
     if (option === '') continue
     const spare = /^spare ([\d.]+)$/.exec(option)
+    const from = /^from ([a-z0-9-]+)$/.exec(option)
     const reads = /^reads (V AC|V|ohm|Hz) ([\d.]+)\.\.([\d.]+) (.+)$/.exec(option)
     if (spare) net.spareA = Number(spare[1])
+    else if (from) source = from[1]
     else if (option === 'electronic') net.electronic = true
     else if (option === 'high voltage') net.highVoltage = true
     else if (reads)
@@ -152,7 +157,15 @@ function readNet(line: string): SheetNet {
     else throw new Error(`sheet: option "${option}" is not understood in "${line}"`)
   }
   if (readings.length > 0) net.readings = readings
-  return { net, colour: sheetColour(colour, line), areaMm2: Number(area), ecu }
+  return { net, colour: sheetColour(colour, line), areaMm2: Number(area), ecu, source }
+}
+
+/** A circuit that says which plug it comes from, with that plug's cavity. */
+function withSource({ net, source }: SheetNet, places: readonly Place[]): Net {
+  if (source === undefined) return net
+  const place = places.find(({ connector }) => connector === source)
+  if (!place) throw new Error(`sheet: circuit "${net.id}" does not come to plug "${source}"`)
+  return { ...net, source: { connector: source, cavity: place.cavity ?? 0 } }
 }
 
 /** `sealed black oval two-ribs [male]` */

@@ -64,7 +64,7 @@ export function pellickRime790(): Machine {
       nets: `
         *a dc | Supply 55 V, injectors | supply-switched supply | rd/ye 1 | high voltage
         bat | Battery 12 V, electric start | supply-always supply | rd 6
-        *a v12 | Supply 12 V, engine turning or battery | supply-switched supply | rd/bk 1 | spare 1.5
+        *a v12 | Supply 12 V, engine turning or battery | supply-switched supply | rd/bk 1 | spare 1.5, from regulator
         *a gnd | Power ground, generator | power-ground ground | bk 1.25
         *a ign-gnd | Power ground, ignition | power-ground ground | bk/ye 0.85
         *a sgnd | Sensor ground | sensor-ground ground | bk/wh 0.5

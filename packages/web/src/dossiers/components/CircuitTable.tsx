@@ -1,4 +1,12 @@
-import { signalKinds, signalRoles, type Machine, type Net } from '@tidy-badger/core/dossiers'
+import {
+  placeKey,
+  signalKinds,
+  signalRoles,
+  sourceOf,
+  surfacesOf,
+  type Machine,
+  type Net,
+} from '@tidy-badger/core/dossiers'
 import { changeDraft } from '../draftStore.ts'
 
 /** What every circuit carries and what it is for; the unknown ones first. */
@@ -15,12 +23,13 @@ export function CircuitTable({ machine }: { machine: Machine }) {
     <section>
       <h2 className="mb-1 text-xl font-bold">Circuits</h2>
       <div className="max-h-96 overflow-y-auto" tabIndex={0} role="group" aria-label="Circuits">
-        <table className="w-full">
+        <table className="w-full table-fixed [&_select]:w-full [&_select]:min-w-0 [&_select]:pr-1">
           <thead>
             <tr className="text-left text-[15px]">
-              <th>circuit</th>
+              <th className="w-[22%]">circuit</th>
               <th>carries</th>
               <th>is for</th>
+              <th>comes from</th>
             </tr>
           </thead>
           <tbody>
@@ -60,11 +69,40 @@ export function CircuitTable({ machine }: { machine: Machine }) {
                     ))}
                   </select>
                 </td>
+                <td className="p-0.5">
+                  {net.signal.startsWith('supply') && (
+                    <Source machine={machine} net={net} onPick={(source) => change(net.id, { source })} />
+                  )}
+                </td>
               </tr>
             ))}
           </tbody>
         </table>
       </div>
     </section>
+  )
+}
+
+/** Where a supply comes from: one of its own studs and cavities; as found by its plugs until somebody says it. */
+function Source({ machine, net, onPick }: { machine: Machine; net: Net; onPick: (source: Net['source']) => void }) {
+  const places = surfacesOf(machine, net).flatMap((place) => ('splice' in place ? [] : [place]))
+  const found = sourceOf(machine, net, places)
+  const name = (place: (typeof places)[number]) =>
+    'stud' in place
+      ? (machine.studs.find(({ id }) => id === place.stud)?.name ?? place.stud)
+      : `${machine.connectors.find(({ id }) => id === place.connector)?.name ?? place.connector}, ${place.cavity}`
+  return (
+    <select
+      aria-label={`Where ${net.name} comes from`}
+      value={found ? placeKey(found) : ''}
+      onChange={(event) => onPick(places.find((place) => placeKey(place) === event.target.value))}
+    >
+      {places.length === 0 && <option value="">nothing joined yet</option>}
+      {places.map((place) => (
+        <option key={placeKey(place)} value={placeKey(place)}>
+          {name(place)}
+        </option>
+      ))}
+    </select>
   )
 }

@@ -1,5 +1,7 @@
 import {
   colourNames,
+  deviceRole,
+  deviceRoles,
   keys,
   lockKinds,
   outlines,
@@ -38,6 +40,14 @@ export function PlugDetails({
         list={lockKinds}
         onPick={(kind) => change({ lock: { ...connector.lock, kind } })}
       />
+      {!connector.ecu && (
+        <Pick label="Sits on" value={deviceRole(connector)} list={deviceRoles} onPick={(role) => change({ role })} />
+      )}
+      <Tick
+        label="Ends the bus"
+        checked={connector.endsBus === true}
+        onTick={(on) => change({ endsBus: on || undefined })}
+      />
       <label className="col-span-2 flex flex-col text-[15px] font-semibold">
         Where a hand finds it
         <input
@@ -46,15 +56,11 @@ export function PlugDetails({
           onChange={(event) => event.target.value !== '' && change({ place: event.target.value })}
         />
       </label>
-      <label className="flex min-h-11 items-center gap-2 font-semibold">
-        <input
-          type="checkbox"
-          className="size-5 !min-h-0 accent-[var(--lamp)]"
-          checked={connector.ecu === true}
-          onChange={(event) => change(event.target.checked ? { ecu: true } : { ecu: undefined })}
-        />
-        Control unit
-      </label>
+      <Tick
+        label="Engine control unit"
+        checked={connector.ecu === true}
+        onTick={(on) => change({ ecu: on || undefined, role: undefined })}
+      />
       <Button
         look="quiet"
         className="text-stop"
@@ -72,6 +78,20 @@ export function PlugDetails({
         {counted(machine.wires.length, 'wire')} in {counted(machine.connectors.length, 'plug')} so far.
       </p>
     </section>
+  )
+}
+
+function Tick({ label, checked, onTick }: { label: string; checked: boolean; onTick: (on: boolean) => void }) {
+  return (
+    <label className="flex min-h-11 items-center gap-2 font-semibold">
+      <input
+        type="checkbox"
+        className="size-5 !min-h-0 accent-[var(--lamp)]"
+        checked={checked}
+        onChange={(event) => onTick(event.target.checked)}
+      />
+      {label}
+    </label>
   )
 }
 

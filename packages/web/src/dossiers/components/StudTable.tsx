@@ -1,4 +1,12 @@
-import { idFrom, type Machine, type Stud } from '@tidy-badger/core/dossiers'
+import {
+  idFrom,
+  studRole,
+  studRoles,
+  type Machine,
+  type Stud,
+  type StudRole,
+  withoutStud,
+} from '@tidy-badger/core/dossiers'
 import { useState, type FormEvent } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { changeDraft } from '../draftStore.ts'
@@ -6,23 +14,24 @@ import { changeDraft } from '../draftStore.ts'
 /** Studs and posts an eye can go on. A name not known yet makes a power ground or battery circuit. */
 export function StudTable({ machine }: { machine: Machine }) {
   const [name, setName] = useState('')
-  const [kind, setKind] = useState<'ground' | 'battery'>('ground')
+  const [role, setRole] = useState<StudRole>('ground')
   const [thread, setThread] = useState('6')
   const submit = (event: FormEvent) => {
     event.preventDefault()
     const threadMm = Number(thread)
     if (name.trim() === '' || !(threadMm > 0)) return
     changeDraft((before) => {
-      const signal = kind === 'ground' ? 'power-ground' : 'supply-always'
+      const grounds = role === 'ground' || role === 'engine ground' || role === 'battery negative'
+      const signal = grounds ? 'power-ground' : 'supply-always'
       const known = before.nets.find((net) => net.signal === signal)
       const net = known ?? {
         id: idFrom(
-          kind === 'ground' ? 'power ground' : 'battery',
+          grounds ? 'power ground' : 'battery',
           before.nets.map((item) => item.id),
         ),
-        name: kind === 'ground' ? 'Power ground' : 'Battery 12 V',
+        name: grounds ? 'Power ground' : 'Battery 12 V',
         signal,
-        role: kind === 'ground' ? ('ground' as const) : ('supply' as const),
+        role: grounds ? ('ground' as const) : ('supply' as const),
       }
       const stud: Stud = {
         id: idFrom(
@@ -34,8 +43,14 @@ export function StudTable({ machine }: { machine: Machine }) {
         zone: before.zones[0]?.id ?? 'machine',
         place: 'place not written down',
         threadMm,
+        role,
       }
-      return { ...before, nets: known ? before.nets : [...before.nets, net], studs: [...before.studs, stud] }
+      return {
+        ...before,
+        nets: known ? before.nets : [...before.nets, net],
+        studs: [...before.studs, stud],
+        ...(role === 'battery negative' ? { batteries: [...(before.batteries ?? []), stud.id] } : {}),
+      }
     })
     setName('')
   }
@@ -48,15 +63,10 @@ export function StudTable({ machine }: { machine: Machine }) {
             <span>
               {stud.name}{' '}
               <span className="text-quiet">
-                M{stud.threadMm}, {machine.nets.find((net) => net.id === stud.net)?.name}
+                M{stud.threadMm}, {studRole(machine, stud)}, {machine.nets.find((net) => net.id === stud.net)?.name}
               </span>
             </span>
-            <Button
-              look="quiet"
-              onClick={() =>
-                changeDraft((before) => ({ ...before, studs: before.studs.filter((item) => item.id !== stud.id) }))
-              }
-            >
+            <Button look="quiet" onClick={() => changeDraft((before) => withoutStud(before, stud.id))}>
               Take out
             </Button>
           </li>
@@ -74,9 +84,13 @@ export function StudTable({ machine }: { machine: Machine }) {
         </label>
         <label className="flex flex-col text-[15px] font-semibold">
           Is
-          <select value={kind} onChange={(event) => setKind(event.target.value === 'battery' ? 'battery' : 'ground')}>
-            <option value="ground">power ground</option>
-            <option value="battery">always live</option>
+          <select
+            value={role}
+            onChange={(event) => setRole(studRoles.find((item) => item === event.target.value) ?? role)}
+          >
+            {studRoles.map((item) => (
+              <option key={item}>{item}</option>
+            ))}
           </select>
         </label>
         <label className="flex flex-col text-[15px] font-semibold">
