@@ -162,3 +162,25 @@ test('a dial plug in the socket that takes it too is stopped', async ({ page, co
   await page.getByRole('button', { name: 'Data socket' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'Stop' })).toContainText('which takes it but is another')
 })
+
+test('a fuse its wire cannot bear is stopped, and the kit’s own put back', async ({ page, copy }) => {
+  await page.goto(`/job/${await copy('demo-side-by-side')}/hook-up?end=relay-feed`)
+  await expect(page.getByRole('heading', { name: /Battery ring of the relay/ })).toBeVisible()
+  await page.keyboard.press('Space')
+  await expect(page.getByRole('heading', { name: '2 of 16 ends connected' })).toBeVisible()
+  const ring = page.getByRole('button', { name: /^Battery ring of the relay/ })
+  const fuse = async (amps: string) => {
+    await ring.click()
+    await expect(page.getByRole('heading', { name: /Battery ring of the relay/ })).toBeVisible()
+    await page.keyboard.press('n')
+    await page.getByRole('combobox', { name: /^Fuse/ }).selectOption({ label: amps })
+    await page.getByRole('button', { name: 'That one is in' }).click()
+  }
+  const stop = page.getByRole('alert').filter({ hasText: 'the wire would burn first' })
+  await fuse('40 A')
+  await expect(stop).toContainText('A fuse of 40 A')
+  await expect(stop).toContainText("Put in the kit's own 10 A.")
+  await fuse('10 A')
+  await expect(stop).toHaveCount(0)
+  await expectAccessible(page)
+})

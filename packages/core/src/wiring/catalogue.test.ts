@@ -111,6 +111,9 @@ describe('rules that need more than another connection', () => {
       for (const end of copy.ends) if (end.type === 'ring') delete end.fuseA
     })
     expect(rules(checkWiring(skua, bare, right()))).toContain('feed-unfused')
+    // As the remedy says: a holder with a fuse is fitted, and written down.
+    const fused = right().map((made) => (made.kitEnd === 'relay-feed' ? { ...made, fuseA: 10 } : made))
+    expect(rules(checkWiring(skua, bare, fused))).not.toContain('feed-unfused')
     expect(rules(checkWiring(skua, learner, right()))).not.toContain('feed-unfused')
   })
 

@@ -73,9 +73,9 @@ export const connected = entry({
     return null
   },
   place: () => 'hook-up',
-  words({ kitEnd, to, method }, dossiers) {
+  words({ kitEnd, to, method, fuseA }, dossiers) {
     const side = 'side' in to && to.side ? (to.side === 'factory' ? ', factory half' : ', device half') : ''
-    return `${endName(dossiers, kitEnd)} → ${targetWords(dossiers.machine, to, dossiers.kit)}${side}${method ? `, ${method}` : ''}`
+    return `${endName(dossiers, kitEnd)} → ${targetWords(dossiers.machine, to, dossiers.kit)}${side}${method ? `, ${method}` : ''}${fuseA === undefined ? '' : `, fuse of ${fuseA} A in its lead`}`
   },
 })
 

@@ -270,8 +270,12 @@ function groundVerdict(
   }
 }
 
-/** A ring on a stud: every kind of ring against every kind of stud. */
-export function judgeRing(machine: Machine, kit: Kit, end: RingEnd, stud: Stud): PlaceVerdict[] {
+/**
+ * A ring on a stud: every kind of ring against every kind of stud.
+ * @param fuseA in its lead, where another is in it than the kit's own
+ */
+export function judgeRing(machine: Machine, kit: Kit, own: RingEnd, stud: Stud, fuseA = own.fuseA): PlaceVerdict[] {
+  const end: RingEnd = { ...own, ...(fuseA === undefined ? {} : { fuseA }) }
   const net = machineIndex(machine).nets.get(stud.net)
   if (!net) return []
   return [

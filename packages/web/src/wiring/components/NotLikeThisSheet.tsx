@@ -1,4 +1,5 @@
-import type { KitEnd, TapMethod } from '@tidy-badger/core/dossiers'
+import type { KitEnd, RingEnd, TapMethod } from '@tidy-badger/core/dossiers'
+import { bladeFusesA } from '@tidy-badger/core/electrical'
 import { type EntryBody } from '@tidy-badger/core/jobs'
 import { type ConnectionTarget, findWires, placeChosen, placeText, type PlannedPlace } from '@tidy-badger/core/wiring'
 import { useMemo, useState } from 'react'
@@ -75,6 +76,13 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
             </ul>
           </section>
         )}
+        {end.type === 'ring' && end.wants.signal.startsWith('supply') && (
+          <LeadFuse
+            end={end}
+            now={state.connections.find(({ kitEnd }) => kitEnd === end.id)}
+            onKeep={(to, fuseA) => void record({ kind: 'connected', kitEnd: end.id, to, fuseA })}
+          />
+        )}
         {end.type === 'plug' && (
           <section>
             <h3 className="mb-2 text-lg font-bold">It is in another socket</h3>
@@ -125,6 +133,43 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
         </form>
       </div>
     </Sheet>
+  )
+}
+
+/** Another fuse in the lead of a feed than the kit's own, or one where the kit has none. */
+function LeadFuse({
+  end,
+  now,
+  onKeep,
+}: {
+  end: RingEnd
+  now: { to: ConnectionTarget; fuseA?: number } | undefined
+  onKeep: (to: ConnectionTarget, fuseA: number) => void
+}) {
+  const [size, setSize] = useState('')
+  const inIt = now?.fuseA ?? end.fuseA
+  if (!now) return <p className="text-quiet">Its fuse is asked for once it is joined.</p>
+  const { to } = now
+  return (
+    <section>
+      <h3 className="mb-2 text-lg font-bold">Another fuse is in its lead</h3>
+      <div className="flex flex-wrap items-end gap-2">
+        <label className="flex flex-col font-semibold">
+          Fuse
+          <select value={size} onChange={(event) => setSize(event.target.value)}>
+            <option value="">{inIt === undefined ? 'none is known' : `${inIt} A, as it is`}</option>
+            {bladeFusesA.map((amps) => (
+              <option key={amps} value={amps}>
+                {amps} A
+              </option>
+            ))}
+          </select>
+        </label>
+        <Button disabled={size === ''} onClick={() => onKeep(to, Number(size))}>
+          That one is in
+        </Button>
+      </div>
+    </section>
   )
 }
 
