@@ -8,7 +8,7 @@ import {
   type Machine,
   type Net,
 } from '../dossiers/index.ts'
-import { judgeFeed, relayCoilA, targetWords, wiringRules, type Match } from '../wiring/index.ts'
+import { caseWords, judgeFeed, relayCoilA, targetWords, wiringRules, type Match } from '../wiring/index.ts'
 import { idleDrain } from './idleDrain.ts'
 import { fuseWithinMm } from './chooseFuse.ts'
 import { fuseOf } from './supplyLine.ts'
@@ -126,7 +126,7 @@ export function feedOptions(
     const base = { net: net.id, where, materials: [], own: false }
     const bad = judgeFeed(net, lead, continuousA)?.find((verdict) => wiringRules[verdict.rule].severity === 'stop')
     if (bad || net.highVoltage) {
-      const why = bad?.reason ?? `${net.name} is far above battery voltage.`
+      const why = bad ? caseWords(bad).reason : `${net.name} is far above battery voltage.`
       options.push(refused(`tap-${net.id}`, 'lamp tap', net.name, why, base))
       continue
     }

@@ -4,6 +4,7 @@ import { currentOf, type Connection, type Finding, type WiringState } from '../w
 import { judgeFuse, type FuseVerdict } from './chooseFuse.ts'
 import { supplyRules, type SupplyRule } from './rules.ts'
 import { airAtEnd } from './supplyOf.ts'
+import { supplyWords, type SupplyFacts } from './words.ts'
 
 /**
  * The fuse of a feed where it is joined, or would be by the plan: it blows before the wire burns, and carries what hangs on it.
@@ -31,22 +32,19 @@ export function fuseFindings(
   { machine, kit }: DossierPair,
   { connections }: Pick<WiringState, 'connections'>,
 ): Finding<SupplyRule>[] {
-  const { findings, say } = collectFindings<SupplyRule, Finding['at']>(supplyRules)
+  const { findings, say } = collectFindings<SupplyFacts, Finding['at']>(supplyRules, supplyWords)
   for (const made of connections) {
     const end = kit.ends.find((item) => item.id === made.kitEnd)
     if (end?.type !== 'ring' && end?.type !== 'flying-lead') continue
     const judged = judgeFeedFuse(machine, kit, end, made)
     if (!judged || judged.kind === 'right') continue
     const own = end.type === 'ring' && end.fuseA !== judged.fuseA ? end.fuseA : undefined
+    const ownIsRight =
+      own !== undefined && judgeFeedFuse(machine, kit, end, { to: made.to, fuseA: own })?.kind === 'right'
     say(
       judged.kind === 'over-wire' ? 'fuse-over-wire' : 'fuse-under-load',
       { kitEnd: end.id },
-      `${end.name}: ${judged.why}`,
-      own !== undefined && judgeFeedFuse(machine, kit, end, { to: made.to, fuseA: own })?.kind === 'right'
-        ? `Put in the kit's own ${own} A.`
-        : judged.kind === 'over-wire'
-          ? 'Put in one that the wire bears.'
-          : 'Put in one that carries the load and that the wire still bears.',
+      { end: end.name, verdict: judged, kitA: ownIsRight ? own : null },
     )
   }
   return findings

@@ -9,8 +9,11 @@ export {
   severities,
   standingOf,
   stop,
+  type FactsOf,
   type FindingOf,
+  type FindingWords,
   type Rule,
   type SayOf,
   type Standing,
+  type WordsOf,
 } from './model.ts'

@@ -11,13 +11,27 @@ export interface Rule {
   means: string
 }
 
-/** Something found: which rule, how grave, where, why, and what to do. */
-export interface FindingOf<RuleId extends string, Place> {
+/** What is said of a finding: why, and what to do. */
+export interface FindingWords {
+  reason: string
+  remedy: string
+}
+
+/** Something found: which rule, how grave, where, the facts of the case, and what is said of them. */
+export interface FindingOf<RuleId extends string, Place> extends FindingWords {
   rule: RuleId
   severity: Severity
   at: Place
-  reason: string
-  remedy: string
+  /** Names and figures by what they are. */
+  facts: object
+}
+
+/** Sentences of a room's rules, made of the facts of a case; they stand in its `words.ts` and nowhere else. */
+export type WordsOf<Facts> = { readonly [RuleId in keyof Facts]: (facts: Facts[RuleId]) => FindingWords }
+
+/** The facts that each rule's sentence is made of. */
+export type FactsOf<Words extends Readonly<Record<string, (facts: never) => FindingWords>>> = {
+  [RuleId in keyof Words]: Parameters<Words[RuleId]>[0]
 }
 
 /** A stop that a person may lift, and one that nobody may; what wants work; what wants to be known. */
@@ -31,17 +45,33 @@ export function defineRules<const Rules extends Readonly<Record<string, Rule>>>(
   return rules
 }
 
-/** Writes findings down with the severity their rule has. */
-export type SayOf<RuleId extends string, Place> = (rule: RuleId, at: Place, reason: string, remedy: string) => void
+/** Writes findings down with the severity their rule has, and its words. @param after a sentence that follows the remedy */
+export type SayOf<Facts, Place> = <RuleId extends keyof Facts & string>(
+  rule: RuleId,
+  at: Place,
+  facts: Facts[RuleId],
+  after?: string,
+) => void
 
 /** A list of findings, and the way to add to it. */
-export function collectFindings<RuleId extends string, Place>(
-  rules: Readonly<Record<RuleId, Rule>>,
-): { findings: FindingOf<RuleId, Place>[]; say: SayOf<RuleId, Place> } {
-  const findings: FindingOf<RuleId, Place>[] = []
+export function collectFindings<Facts extends Record<keyof Facts, object>, Place>(
+  rules: Readonly<Record<keyof Facts, Rule>>,
+  words: WordsOf<Facts>,
+): { findings: FindingOf<keyof Facts & string, Place>[]; say: SayOf<Facts, Place> } {
+  const findings: FindingOf<keyof Facts & string, Place>[] = []
   return {
     findings,
-    say: (rule, at, reason, remedy) => findings.push({ rule, severity: rules[rule].severity, at, reason, remedy }),
+    say(rule, at, facts, after) {
+      const { reason, remedy } = words[rule](facts)
+      findings.push({
+        rule,
+        severity: rules[rule].severity,
+        at,
+        facts,
+        reason,
+        remedy: after === undefined ? remedy : `${remedy} ${after}`,
+      })
+    },
   }
 }
 

@@ -1,6 +1,14 @@
 import type { JobDossiers, JobState } from './state.ts'
-import { inSentence } from '../dossiers/index.ts'
-import { feedCardOf, judgeFeed, judgeGround, supplyOf, supplyRules, type SupplyRule } from '../electrical/index.ts'
+import {
+  feedCardOf,
+  judgeFeed,
+  judgeGround,
+  supplyOf,
+  supplyRules,
+  supplyWords,
+  type SupplyFacts,
+  type SupplyRule,
+} from '../electrical/index.ts'
 import { collectFindings } from '../findings/index.ts'
 import type { Finding } from '../wiring/index.ts'
 import { electricsOf } from './jobRoute.ts'
@@ -10,7 +18,7 @@ export const groundCard = (kitEnd: string) => `ground.${kitEnd}`
 
 /** Findings of feed and ground: what was measured, and what the figures give. */
 export function supplyFindings(dossiers: JobDossiers, state: JobState): Finding<SupplyRule>[] {
-  const { findings, say } = collectFindings<SupplyRule, Finding['at']>(supplyRules)
+  const { findings, say } = collectFindings<SupplyFacts, Finding['at']>(supplyRules, supplyWords)
   const { machine, kit } = dossiers
   const latest = new Map(state.readings.flatMap((reading) => (reading.card ? [[reading.card, reading]] : [])))
   for (const [id, reading] of latest) {
@@ -30,12 +38,7 @@ export function supplyFindings(dossiers: JobDossiers, state: JobState): Finding<
     )
     const planned = electricsOf(dossiers, state).feeds[0]?.net === card.net
     if (!verdict.good && (inUse || planned))
-      say(
-        'feed-test',
-        { connector: placeOf(dossiers, card.net) },
-        `${card.title}: ${verdict.says}`,
-        'Choose another feed; the others are listed with what speaks for and against them.',
-      )
+      say('feed-test', { connector: placeOf(dossiers, card.net) }, { test: card.title, says: verdict.says })
   }
   const { ground, continuousA } = supplyOf(kit)
   const reading = ground && latest.get(groundCard(ground.id))
@@ -48,8 +51,11 @@ export function supplyFindings(dossiers: JobDossiers, state: JobState): Finding<
       say(
         'ground-drop',
         { kitEnd: ground.id },
-        `${ground.name}: ${verdict.says}`,
-        verdict.next ? `Next: ${inSentence(verdict.next.name)}, ${verdict.next.place}.` : 'Clean it to bright metal.',
+        {
+          end: ground.name,
+          says: verdict.says,
+          next: verdict.next && { name: verdict.next.name, place: verdict.next.place },
+        },
       )
   }
   const { feed } = supplyOf(kit)
@@ -58,8 +64,7 @@ export function supplyFindings(dossiers: JobDossiers, state: JobState): Finding<
       say(
         'feed-drop',
         { kitEnd: check.rule.includes('ground') ? (ground?.id ?? feed.id) : feed.id },
-        `${check.rule}: ${check.value.toFixed(2)} V, at most ${check.limit} V.`,
-        'Thicker wire, or a nearer place to join it.',
+        { what: check.rule, dropV: check.value, limitV: check.limit },
       )
   return findings
 }

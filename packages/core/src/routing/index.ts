@@ -60,3 +60,4 @@ export {
 export { routeGaps, routeGraph, steeringSlackM } from './routeGraph.ts'
 export { freeEndM, tieSpacingM } from './runBundles.ts'
 export { routeRules, type RouteRule } from './rules.ts'
+export { routeWords, type RouteFacts } from './words.ts'

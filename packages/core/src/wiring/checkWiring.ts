@@ -1,4 +1,4 @@
-import { inSentence, machineGaps, machineIndex, type Kit, type KitEnd, type Machine } from '../dossiers/index.ts'
+import { machineGaps, machineIndex, type Kit, type KitEnd, type Machine } from '../dossiers/index.ts'
 import { endLookalikes } from './endLookalikes.ts'
 import { byGravity, collectFindings } from '../findings/index.ts'
 import type { Connection, Erratum, Finding } from './model.ts'
@@ -12,6 +12,7 @@ import { leadFindings } from './rules/leadRules.ts'
 import { pairFindings } from './rules/pairRules.ts'
 import { ringFindings } from './rules/ringRules.ts'
 import { plannedWords, type CheckScene } from './scene.ts'
+import { wiringWords, type WiringFacts } from './words.ts'
 
 /** What the check may be told beside the dossiers and the connections. */
 export interface CheckContext {
@@ -31,7 +32,7 @@ export function checkWiring(
   connections: readonly Connection[],
   { plan = proposeMatches(machine, kit), errata = [] }: CheckContext = {},
 ): Finding<WiringRule>[] {
-  const { findings, say } = collectFindings<WiringRule, Finding['at']>(wiringRules)
+  const { findings, say } = collectFindings<WiringFacts, Finding['at']>(wiringRules, wiringWords)
   const stopped = new Set<string>()
   const scene: CheckScene = {
     machine,
@@ -40,19 +41,14 @@ export function checkWiring(
     connections,
     plan: new Map(plan.map((match) => [match.kitEnd, match])),
     stopped: (kitEnd) => stopped.has(kitEnd),
-    say: (rule, at, reason, remedy) => {
+    say: (rule, at, facts, after) => {
       if (wiringRules[rule].severity === 'stop' && at.kitEnd !== undefined) stopped.add(at.kitEnd)
-      say(rule, at, reason, remedy)
+      say(rule, at, facts, after)
     },
   }
   if (kit.fits.length > 0 && !kit.fits.includes(machine.id))
-    scene.say(
-      'wrong-machine',
-      {},
-      `${kit.maker} ${kit.model} is not made for ${machine.model}.`,
-      'Use the kit made for this machine.',
-    )
-  for (const gap of machineGaps(machine)) scene.say('dossier-gap', gap.at, gap.says, gap.remedy)
+    scene.say('wrong-machine', {}, { kit: `${kit.maker} ${kit.model}`, machine: machine.model })
+  for (const gap of machineGaps(machine)) scene.say('dossier-gap', gap.at, { says: gap.says, remedy: gap.remedy })
   const madeOf = new Map<string, Connection[]>()
   for (const connection of connections)
     madeOf.set(connection.kitEnd, [...(madeOf.get(connection.kitEnd) ?? []), connection])
@@ -64,8 +60,7 @@ export function checkWiring(
       scene.say(
         'sheet-erratum',
         { kitEnd: erratum.kitEnd },
-        `The sheet says ${erratum.says}; ${erratum.is} (${erratum.by}, ${erratum.at.slice(0, 10)}).`,
-        'Go by what was found, count the cavity, and prove it with the meter.',
+        { says: erratum.says, is: erratum.is, by: erratum.by, at: erratum.at },
       )
   return findings.sort(byGravity)
 }
@@ -81,19 +76,13 @@ function checkEnd(scene: CheckScene, end: KitEnd, made: readonly Connection[]): 
   }
   if (end.type === 'ring') ringFindings(scene, end, made)
   if (made.length > 0 && !made.every((connection) => connection.tugged))
-    say(
-      'not-tugged',
-      { kitEnd: end.id },
-      `${end.name} has not been tugged.`,
-      'Pull at it by the plug or beside the joint; it must not move.',
-    )
+    say('not-tugged', { kitEnd: end.id }, { end: end.name, plug: false })
   const [look] = endLookalikes(kit, end.id)
   if (look)
     say(
       'kit-lookalike',
       { kitEnd: end.id },
-      `${end.name} looks like ${inSentence(look.name)}: ${look.shared}.`,
-      look.telling,
+      { end: end.name, other: look.name, shared: look.shared, telling: look.telling },
     )
   const place = made[0]?.to
   const match = scene.plan.get(end.id)
@@ -107,8 +96,11 @@ function checkEnd(scene: CheckScene, end: KitEnd, made: readonly Connection[]): 
     say(
       'differs-from-plan',
       { kitEnd: end.id },
-      `${end.name} is at ${targetWords(machine, place, kit)}; the plan says ${targetWords(machine, match.target, kit)}.`,
-      'It may stay there. Note why, so that the next person finds it.',
+      {
+        end: end.name,
+        place: targetWords(machine, place, kit),
+        planned: targetWords(machine, match.target, kit),
+      },
     )
 }
 
@@ -121,32 +113,30 @@ function matedWithinLoom(scene: CheckScene, end: KitEnd, made: readonly Connecti
   if (end.type === 'plug') {
     if (into === end.into) {
       if (!made.every((connection) => connection.tugged))
-        say('not-tugged', { kitEnd: end.id }, `${end.name} has not been tugged.`, 'Pull at it; it must not move.')
+        say('not-tugged', { kitEnd: end.id }, { end: end.name, plug: true })
       return true
     }
     const socket = kit.sockets?.find((item) => item.id === into)
     say(
       'wrong-socket',
       { kitEnd: end.id },
-      `${end.name} is in ${inSentence(socket?.name ?? kit.ends.find((item) => item.id === into)?.name ?? into)}${end.enters.includes(into) ? ', which takes it but is another' : ''}.`,
-      `Take it out; it belongs into ${inSentence(plannedWords(scene, end, end.into))}. ${end.telling}`,
+      {
+        end: end.name,
+        socket: socket?.name ?? kit.ends.find((item) => item.id === into)?.name ?? into,
+        takesIt: end.enters.includes(into),
+        belongs: plannedWords(scene, end, end.into),
+        telling: end.telling,
+      },
     )
     return true
   }
   const other = kit.ends.find((candidate) => candidate.id === into)
-  if (other?.id === end.id)
-    say(
-      'pair-to-itself',
-      { kitEnd: end.id },
-      `The two halves of the ${inSentence(end.name)} are mated to each other: the module is bypassed and the factory plug hangs free or back on its device.`,
-      'Part the two halves. Factory plug into the loom, loom onto the device, tug both.',
-    )
+  if (other?.id === end.id) say('pair-to-itself', { kitEnd: end.id }, { end: end.name })
   else
     say(
       'loom-to-loom',
       { kitEnd: end.id },
-      `${end.name} is mated to ${other?.name ?? kit.sockets?.find((item) => item.id === into)?.name ?? 'another end'} of the same kit.`,
-      'Part them and connect each to its own place.',
+      { end: end.name, other: other?.name ?? kit.sockets?.find((item) => item.id === into)?.name ?? null },
     )
   return true
 }

@@ -58,3 +58,4 @@ export {
 export { wiringRules } from './ruleCatalogue.ts'
 export { earlierWork } from './earlierWork.ts'
 export { wiringFindings } from './wiringFindings.ts'
+export { caseWords, wiringWords, type RuleCase, type WiringFacts } from './words.ts'

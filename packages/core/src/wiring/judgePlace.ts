@@ -1,6 +1,5 @@
 import {
   cavityKey,
-  inSentence,
   machineIndex,
   wireName,
   type Connector,
@@ -8,7 +7,6 @@ import {
   type FlyingLead,
   type InlinePair,
   type Kit,
-  type KitEnd,
   type Machine,
   type Net,
   type PairLine,
@@ -20,25 +18,16 @@ import { wireConfusion } from './colourDistance.ts'
 import { carriesAirbag, pinCount, pinsApart } from './pins.ts'
 import { wiringRules, type WiringRule } from './ruleCatalogue.ts'
 import { sortParts } from './sortParts.ts'
+import type { RuleCase } from './words.ts'
 
 /**
  * What speaks against an end at a place. The plan proposes no place of which this says a stop, and the check says the same of what
  * was made: one judgement for both.
  */
-export interface PlaceVerdict {
-  rule: WiringRule
-  cavity?: number
-  reason: string
-  /** What undoes it, before the end goes where it belongs. */
-  undo: string
-}
+export type PlaceVerdict = RuleCase & { cavity?: number }
 
 /** From this current on nothing may be returned to a sensor ground: 20 mA over its thin wire shifts every reading, A. */
 export const sensorGroundLimitA = 0.02
-
-const openJoint = 'Open the joint and mend the wire.'
-const airbagUndo =
-  'Key off, wait ten minutes, touch nothing more there, and have it looked at by the licensed workshop.'
 
 /** What an end draws or returns, A. A feed lead beside a battery ring only pulls the coil of its relay. */
 export function currentOf(kit: Kit, end: FlyingLead | RingEnd): number {
@@ -54,17 +43,6 @@ export const relayCoilA = 0.15
 
 function hasBatteryRing(kit: Kit): boolean {
   return kit.ends.some((end) => end.type === 'ring' && end.wants.signal === 'supply-always')
-}
-
-/** Leads of a kit that take their current from one switched circuit, together, A. */
-export function feedCurrentOf(kit: Kit, ends: readonly KitEnd[]): number {
-  return ends.reduce(
-    (sum, end) =>
-      (end.type === 'flying-lead' || end.type === 'ring') && end.wants.signal === 'supply-switched'
-        ? sum + currentOf(kit, end)
-        : sum,
-    0,
-  )
 }
 
 export function isStop(verdict: { rule: WiringRule }): boolean {
@@ -87,40 +65,35 @@ export function judgeLead(
     return [
       {
         rule: 'airbag-circuit',
-        reason: `${plug} carries airbag circuits: nothing is joined in it, whatever the wire.`,
-        undo: `Key off, wait ten minutes, take ${end.name} off without touching the yellow sheath.`,
+        facts: { end: end.name, circuit: null, plug },
       },
     ]
   if (end.intoSpare && !wire) {
     const cavity = connector?.cavities.find((item) => item.number === at.cavity)
     return cavity && !cavity.blank && cavity.spare === end.wants.role
       ? []
-      : [{ rule: 'no-wire', reason: `Nothing reads cavity ${at.cavity} of ${plug}.`, undo: 'Take the pin out.' }]
+      : [{ rule: 'no-wire', facts: { plug, cavity: at.cavity, pin: true } }]
   }
-  if (!wire || !net)
-    return [{ rule: 'no-wire', reason: `Cavity ${at.cavity} of ${plug} has no wire.`, undo: 'Take it out.' }]
+  if (!wire || !net) return [{ rule: 'no-wire', facts: { plug, cavity: at.cavity, pin: false } }]
   if (end.intoSpare)
     return [
       {
         rule: 'pin-occupied',
-        reason: `Cavity ${at.cavity} holds ${inSentence(net.name)} already; a pin cannot be added there.`,
-        undo: 'Take the pin out.',
+        facts: { cavity: at.cavity, circuit: net.name, methods: null },
       },
     ]
   if (net.role === 'airbag')
     return [
       {
         rule: 'airbag-circuit',
-        reason: `${net.name} belongs to the airbag: it can fire in your face.`,
-        undo: airbagUndo,
+        facts: { end: end.name, circuit: net.name, plug },
       },
     ]
   if (isHighVoltage(net))
     return [
       {
         rule: 'barred-circuit',
-        reason: `${net.name} is never pierced: its drive swings far above battery voltage.`,
-        undo: 'Mend the wire with a sealed sleeve.',
+        facts: { circuit: net.name },
       },
     ]
   const supply =
@@ -133,16 +106,14 @@ export function judgeLead(
     return [
       {
         rule: 'stripe-swapped',
-        reason: `This is ${wireName(wire.colour)}, ${inSentence(net.name)}. Wanted is ${wireName(sheet.colour)}: base and stripe are swapped.`,
-        undo: openJoint,
+        facts: { colour: wireName(wire.colour), circuit: net.name, wanted: wireName(sheet.colour) },
       },
     ]
   if (end.wants.track !== undefined && net.track !== end.wants.track && net.role === end.wants.role)
     return [
       {
         rule: 'wrong-track',
-        reason: `This is ${inSentence(net.name)}; ${end.name} wants track ${end.wants.track}.`,
-        undo: openJoint,
+        facts: { end: end.name, circuit: net.name, track: end.wants.track, cavity: null },
       },
     ]
   return [wrongWire(end, net)]
@@ -151,8 +122,7 @@ export function judgeLead(
 function wrongWire(end: FlyingLead, net: Net): PlaceVerdict {
   return {
     rule: 'wrong-wire',
-    reason: `This wire carries ${inSentence(net.name)}; ${end.name} wants ${end.wants.role.replaceAll('-', ' ')}.`,
-    undo: openJoint,
+    facts: { end: end.name, circuit: net.name, wants: end.wants.role },
   }
 }
 
@@ -170,29 +140,23 @@ export function judgeFeed(net: Net, end: { name: string }, currentA: number): Pl
     return [
       {
         rule: 'feed-always-live',
-        reason: `${net.name} is live with the key off: the module would never sleep.`,
-        undo: 'Open the joint and mend the wire; the feed belongs to a circuit that dies with the key.',
+        facts: { end: end.name, circuit: net.name, module: null, idleMa: null },
       },
     ]
   if (net.signal !== 'supply-switched') return null
-  if (net.role === 'brake-lamp')
-    return [
-      { rule: 'feed-brake-lamp', reason: `${net.name} is live only while braking: never a feed.`, undo: openJoint },
-    ]
+  if (net.role === 'brake-lamp') return [{ rule: 'feed-brake-lamp', facts: { circuit: net.name } }]
   if (net.electronic)
     return [
       {
         rule: 'feed-electronic',
-        reason: `${net.name} is driven by electronics that watch their load: it takes neither a tap nor a relay coil.`,
-        undo: openJoint,
+        facts: { circuit: net.name },
       },
     ]
   if (!steadyFeeds.includes(net.role))
     return [
       {
         rule: 'feed-part-time',
-        reason: `${net.name} is live only while that is in use: the module would lose its feed.`,
-        undo: openJoint,
+        facts: { circuit: net.name },
       },
     ]
   if (net.spareA === undefined)
@@ -200,8 +164,7 @@ export function judgeFeed(net: Net, end: { name: string }, currentA: number): Pl
       ? [
           {
             rule: 'feed-spare-unknown',
-            reason: `Nobody wrote down what ${inSentence(net.name)} can spare; ${end.name} takes ${currentA} A.`,
-            undo: 'Read its fuse and what hangs on it before the load goes on.',
+            facts: { end: end.name, circuit: net.name, amps: currentA },
           },
         ]
       : []
@@ -209,8 +172,7 @@ export function judgeFeed(net: Net, end: { name: string }, currentA: number): Pl
     ? [
         {
           rule: 'feed-over-spare',
-          reason: `${net.name} has ${net.spareA} A to spare; ${end.name} takes ${currentA} A.`,
-          undo: 'Let a relay carry the load, or take another circuit.',
+          facts: { ends: [end.name], circuit: net.name, amps: currentA, spareA: net.spareA },
         },
       ]
     : []
@@ -239,8 +201,7 @@ function groundVerdict(
       return [
         {
           rule: 'ground-live',
-          reason: `${name} is live. A ground on it is a dead short.`,
-          undo: 'Battery negative off now, and take it off.',
+          facts: { place: name },
         },
       ]
     case 'power-ground':
@@ -248,8 +209,7 @@ function groundVerdict(
         ? [
             {
               rule: 'reference-on-power',
-              reason: `${end.name} is the reference of a measurement; ${inSentence(name)} moves with every load on it.`,
-              undo: 'Take it off; a reference belongs to a sensor ground.',
+              facts: { end: end.name, place: name },
             },
           ]
         : []
@@ -259,8 +219,7 @@ function groundVerdict(
         ? [
             {
               rule: 'ground-sensor',
-              reason: `${name} is the reference of the sensors; ${current} A through it would shift every reading.`,
-              undo: 'Take it off; it belongs to a power ground.',
+              facts: { place: name, amps: current },
             },
           ]
         : []
@@ -284,8 +243,7 @@ export function judgeRing(machine: Machine, kit: Kit, own: RingEnd, stud: Stud, 
       ? [
           {
             rule: 'ring-size' as const,
-            reason: `The eye of ${end.holeMm} mm does not go over M${stud.threadMm}.`,
-            undo: 'Crimp on an eye of the right size; do not drill it.',
+            facts: { holeMm: end.holeMm, threadMm: stud.threadMm },
           },
         ]
       : []),
@@ -296,8 +254,7 @@ function ringVerdict(kit: Kit, end: RingEnd, signal: Net['signal'], stud: string
   if (signal === 'unknown') return []
   const wrongStud: PlaceVerdict = {
     rule: 'wrong-stud',
-    reason: `${stud} carries ${inSentence(net.name)}; ${end.name} wants ${end.wants.signal.replaceAll('-', ' ')}.`,
-    undo: 'Take it off.',
+    facts: { end: end.name, stud, circuit: net.name, wants: end.wants.signal },
   }
   if (end.reference || end.wants.signal === 'power-ground') return groundVerdict(kit, end, signal, stud) ?? [wrongStud]
   if (end.wants.signal !== 'supply-always' && end.wants.signal !== 'supply-switched')
@@ -306,25 +263,18 @@ function ringVerdict(kit: Kit, end: RingEnd, signal: Net['signal'], stud: string
     return [
       {
         rule: 'feed-on-ground',
-        reason: `${end.name} is a feed, and ${stud} is ground: the fuse goes, or the lead burns.`,
-        undo: 'Take it off.',
+        facts: { end: end.name, stud },
       },
     ]
   if (end.wants.signal === 'supply-switched')
     return judgeFeed({ ...net, name: stud }, end, currentOf(kit, end)) ?? [wrongStud]
   if (signal !== 'supply-always') return [wrongStud]
   const verdicts: PlaceVerdict[] = []
-  if (end.fuseA === undefined)
-    verdicts.push({
-      rule: 'feed-unfused',
-      reason: `${end.name} has no fuse: a rubbed-through lead burns the machine.`,
-      undo: 'Fit a holder within 200 mm of the post; the fuse goes in last.',
-    })
+  if (end.fuseA === undefined) verdicts.push({ rule: 'feed-unfused', facts: { end: end.name } })
   if (!kit.module.sleeps && !hasRelay(kit))
     verdicts.push({
       rule: 'feed-always-live',
-      reason: `${end.name} stays live with the key off and the ${kit.module.name} draws ${kit.module.idleMa} mA without ever sleeping: a flat battery within days.`,
-      undo: 'Let a relay switch it: its coil lead on a circuit that dies with the key.',
+      facts: { end: end.name, circuit: net.name, module: kit.module.name, idleMa: kit.module.idleMa },
     })
   return verdicts
 }
@@ -340,8 +290,7 @@ export function judgePair(machine: Machine, kit: Kit, end: InlinePair, connector
     return [
       {
         rule: 'pins-differ',
-        reason: `${end.name} has ${pinCount(end)} pins, ${connector.name} has ${pinCount(connector)}.`,
-        undo: 'Take it off.',
+        facts: { end: end.name, pins: pinCount(end), plug: connector.name, plugPins: pinCount(connector) },
       },
     ]
   const verdicts: PlaceVerdict[] =
@@ -349,8 +298,7 @@ export function judgePair(machine: Machine, kit: Kit, end: InlinePair, connector
       ? [
           {
             rule: 'genders-clash',
-            reason: `The ${connector.gender} terminals of ${connector.name} cannot mate with ${end.factoryHalf.gender} ones.`,
-            undo: 'Turn the pair round, or use the other half.',
+            facts: { plug: connector.name, plugGender: connector.gender, gender: end.factoryHalf.gender },
           },
         ]
       : []
@@ -364,8 +312,7 @@ export function judgePair(machine: Machine, kit: Kit, end: InlinePair, connector
       ...verdicts,
       {
         rule: 'airbag-circuit',
-        reason: `${connector.name} belongs to the airbag: it can fire in your face.`,
-        undo: airbagUndo,
+        facts: { end: end.name, circuit: connector.name, plug: connector.name },
       },
     ]
   const wrong = nets.find(
@@ -378,8 +325,13 @@ export function judgePair(machine: Machine, kit: Kit, end: InlinePair, connector
       {
         rule: 'wrong-connector',
         cavity: wrong.line.cavity,
-        reason: `Cavity ${wrong.line.cavity} of ${connector.name} carries ${wrong.net ? inSentence(wrong.net.name) : 'nothing'}; ${end.name} works on ${wrong.line.wants.role.replaceAll('-', ' ')} there.`,
-        undo: `Take ${end.name} off.`,
+        facts: {
+          end: end.name,
+          plug: connector.name,
+          cavity: wrong.line.cavity,
+          circuit: wrong.net?.name ?? null,
+          wants: wrong.line.wants.role,
+        },
       },
     ]
   for (const { line, net } of nets) {
@@ -391,20 +343,17 @@ export function judgePair(machine: Machine, kit: Kit, end: InlinePair, connector
 
 /** The right kind of plug, of another cylinder, row or track. */
 function likeButOther(kit: Kit, end: InlinePair, { cavity, wants }: PairLine, net: Net): PlaceVerdict | null {
-  const undo = `Take ${end.name} off.`
   if (wants.row !== undefined && net.row !== wants.row)
     return {
       rule: 'wrong-row',
       cavity,
-      reason: `This is ${inSentence(net.name)}; ${end.name} is for the ${wants.row} row.`,
-      undo,
+      facts: { end: end.name, circuit: net.name, row: wants.row },
     }
   if (wants.track !== undefined && net.track !== wants.track)
     return {
       rule: 'wrong-track',
       cavity,
-      reason: `Cavity ${cavity} carries ${inSentence(net.name)}; ${end.name} wants track ${wants.track} there.`,
-      undo,
+      facts: { end: end.name, circuit: net.name, track: wants.track, cavity },
     }
   const mayBe = kit.ends.flatMap((other) =>
     other.type === 'inline-pair' &&
@@ -416,7 +365,6 @@ function likeButOther(kit: Kit, end: InlinePair, { cavity, wants }: PairLine, ne
   return {
     rule: 'wrong-cylinder',
     cavity,
-    reason: `This is ${inSentence(net.name)}; ${end.name} is for number ${wants.cylinder}.`,
-    undo,
+    facts: { end: end.name, circuit: net.name, cylinder: wants.cylinder },
   }
 }

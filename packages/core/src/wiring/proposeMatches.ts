@@ -6,6 +6,7 @@ import { closureReason, reasonsFor } from './matchReasons.ts'
 import type { ConnectionTarget } from './model.ts'
 import { sameTarget } from './places.ts'
 import type { CostPart } from './sortParts.ts'
+import { caseWords } from './words.ts'
 
 export interface Match {
   kitEnd: KitEndId
@@ -145,7 +146,8 @@ function noPlaceReason(
   const { to } = lock ?? { to: null }
   const chosen = to && candidates.find((candidate) => sameTarget(candidate.target, to))
   const [verdict] = (chosen && judgeCandidate(machine, kit, end, chosen)) ?? []
-  if (to) return `The place chosen for it is none: ${verdict?.reason ?? 'such an end cannot go there.'}`
+  if (to)
+    return `The place chosen for it is none: ${verdict ? caseWords(verdict).reason : 'such an end cannot go there.'}`
   return kit.fits.includes(machine.id) || kit.fits.length === 0
     ? `${machine.model} has no place for it: cap it.`
     : `No place known here: the kit is not made for ${machine.model}. Cap it.`

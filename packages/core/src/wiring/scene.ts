@@ -4,10 +4,10 @@ import type { SayOf } from '../findings/index.ts'
 import type { Connection, FindingPlace } from './model.ts'
 import { targetWords } from './places.ts'
 import type { Match } from './proposeMatches.ts'
-import type { WiringRule } from './ruleCatalogue.ts'
+import { belongsSentence, type RuleCase, type WiringFacts } from './words.ts'
 
 /** Writes a finding down with the severity its rule has. */
-export type Say = SayOf<WiringRule, FindingPlace>
+export type Say = SayOf<WiringFacts, FindingPlace>
 
 /** What every rule may look at. */
 export interface CheckScene {
@@ -30,27 +30,27 @@ export function plannedWords(scene: CheckScene, end: KitEnd, otherwise: string):
 /** Where an end belongs, as the thing to do; where the machine has no place for it, that. */
 export function belongsWords(scene: CheckScene, end: KitEnd): string {
   const target = scene.plan.get(end.id)?.target
-  if (!target) return `Cap ${end.name}: no place for it is known here.`
-  if ('closed' in target || 'open' in target)
-    return `${end.name} is to be ${targetWords(scene.machine, target, scene.kit)}.`
-  return `${end.name} belongs to ${targetWords(scene.machine, target, scene.kit)}.`
+  if (!target) return belongsSentence(end.name, null, false)
+  const place = targetWords(scene.machine, target, scene.kit)
+  return belongsSentence(end.name, place, 'closed' in target || 'open' in target)
 }
 
 /** Writes down what the judgement of a place says, with where the end belongs instead. */
 export function sayVerdicts(scene: CheckScene, end: KitEnd, at: FindingPlace, verdicts: readonly PlaceVerdict[]): void {
-  for (const { rule, cavity, reason, undo } of verdicts) {
-    const target = scene.plan.get(end.id)?.target ?? null
+  const target = scene.plan.get(end.id)?.target ?? null
+  const sayCase = <RuleId extends keyof WiringFacts>(
+    { rule, facts }: RuleCase<RuleId>,
+    place: FindingPlace,
+    after: string | undefined,
+  ) => scene.say(rule, place, facts, after)
+  for (const verdict of verdicts) {
     const here =
       target !== null &&
       (('connector' in target &&
         target.connector === at.connector &&
         ('cavity' in target ? target.cavity : undefined) === at.cavity) ||
         ('stud' in target && target.stud === at.stud))
-    scene.say(
-      rule,
-      cavity === undefined ? at : { ...at, cavity },
-      reason,
-      here ? undo : `${undo} ${belongsWords(scene, end)}`,
-    )
+    const place = verdict.cavity === undefined ? at : { ...at, cavity: verdict.cavity }
+    sayCase(verdict, place, here ? undefined : belongsWords(scene, end))
   }
 }

@@ -3,20 +3,16 @@ import { endName, type DossierPair } from '../dossiers/index.ts'
 import type { Finding } from './model.ts'
 import { wiringRules, type WiringRule } from './ruleCatalogue.ts'
 import type { WiringState } from './state.ts'
+import { wiringWords, type WiringFacts } from './words.ts'
 
 type Known = Pick<WiringState, 'connections' | 'disputes' | 'irreversible' | 'found'>
 
 /** Findings of the wiring that only the journal knows: two places, cuts without a word, earlier work, joints made live. */
 export function workFindings(dossiers: DossierPair, state: Known): Finding<WiringRule>[] {
-  const { findings, say } = collectFindings<WiringRule, Finding['at']>(wiringRules)
+  const { findings, say } = collectFindings<WiringFacts, Finding['at']>(wiringRules, wiringWords)
   const { kit } = dossiers
   for (const dispute of state.disputes)
-    say(
-      'two-places',
-      { kitEnd: dispute.kitEnd },
-      `Two different places were written down for ${endName(dossiers, dispute.kitEnd)}; the later one is shown.`,
-      'Look at it. If the later is wrong, undo it; else take the end off in the list and connect it again.',
-    )
+    say('two-places', { kitEnd: dispute.kitEnd }, { end: endName(dossiers, dispute.kitEnd) })
   for (const end of kit.ends) {
     if (end.type !== 'flying-lead' || end.cut?.half !== 'device') continue
     const { partner } = end.cut
@@ -24,36 +20,13 @@ export function workFindings(dossiers: DossierPair, state: Known): Finding<Wirin
     const agreed = state.irreversible.some(
       (act) => act.act === 'cut' && [end.id, partner].includes(act.about?.kitEnd ?? ''),
     )
-    if (cut && !agreed)
-      say(
-        'cut-no-consent',
-        { kitEnd: end.id },
-        `A factory wire was cut for ${end.name}, and nobody wrote down that the owner agreed.`,
-        'Ask the owner and write it down with the name, or join the wire again.',
-      )
+    if (cut && !agreed) say('cut-no-consent', { kitEnd: end.id }, { end: end.name })
   }
   for (const found of state.found)
-    if (!found.dealt && found.own)
-      say(
-        'puncture-open',
-        { ...found.about, entry: found.entry },
-        `${found.text}. The factory wire is open there.`,
-        'Seal it against water and write down how; until then it stays on the list.',
-      )
+    if (!found.dealt && found.own) say('puncture-open', { ...found.about, entry: found.entry }, { text: found.text })
     else if (!found.dealt)
-      say(
-        'earlier-work',
-        { ...found.about, entry: found.entry },
-        `Left by an earlier fitter, ${found.what}: ${found.text}`,
-        'Restore it or seal it, and write down how; until then it stays on the list.',
-      )
+      say('earlier-work', { ...found.about, entry: found.entry }, { what: found.what, text: found.text })
   for (const made of state.connections)
-    if (made.live)
-      say(
-        'joined-live',
-        { kitEnd: made.kitEnd },
-        `${endName(dossiers, made.kitEnd)} was joined with the battery on.`,
-        'Battery off, take the joint apart and look at it: a scorched strand or eye is made anew. Then join it again.',
-      )
+    if (made.live) say('joined-live', { kitEnd: made.kitEnd }, { end: endName(dossiers, made.kitEnd) })
   return findings
 }

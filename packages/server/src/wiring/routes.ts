@@ -43,6 +43,8 @@ const finding = z.looseObject({
   rule: z.string(),
   severity: z.enum(['stop', 'fix', 'note']),
   at: z.looseObject({}),
+  /** Names and figures of the case, by what they are. */
+  facts: z.looseObject({}),
   reason: z.string(),
   remedy: z.string(),
 })

@@ -28,6 +28,7 @@ describe('the check without a job', () => {
       rule: 'pair-to-itself',
       severity: 'stop',
       at: { kitEnd: 'injector' },
+      facts: { end: expect.any(String) },
       reason: expect.stringContaining('bypassed'),
       remedy: expect.stringContaining('Part the two halves'),
     })

@@ -38,10 +38,11 @@ export function ofJob({ dossiers, state, errata }: WiringTask): object {
   return {
     connections,
     matches: plan,
-    findings: jobFindings(dossiers, state, { errata }).map(({ rule, severity, at, reason, remedy }) => ({
+    findings: jobFindings(dossiers, state, { errata }).map(({ rule, severity, at, facts, reason, remedy }) => ({
       rule,
       severity,
       at,
+      facts,
       reason,
       remedy,
     })),

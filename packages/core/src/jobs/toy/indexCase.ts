@@ -1,4 +1,5 @@
-import { defineRules } from '../../findings/index.ts'
+import { collectFindings, defineRules, type FactsOf } from '../../findings/index.ts'
+import type { FindingPlace } from '../../wiring/index.ts'
 import type { Capability } from '../capability.ts'
 import { greased, greaseWanted } from './entriesCase.ts'
 import { freshGrease, type GreaseState } from './stateCase.ts'
@@ -6,6 +7,12 @@ import { freshGrease, type GreaseState } from './stateCase.ts'
 const greaseRules = defineRules({
   'grease-missing': { severity: 'stop', liftable: true, means: 'Terminals that should be greased are dry.' },
 })
+
+/** What is said of the rule. */
+const greaseWords = {
+  'grease-missing': ({ where }: { where: string }) => ({ reason: `The ${where} are dry.`, remedy: 'Grease them.' }),
+}
+type GreaseFacts = FactsOf<typeof greaseWords>
 
 const stateOf = (state: object) => state as GreaseState
 
@@ -16,16 +23,9 @@ export const toy: Capability = {
   rules: greaseRules,
   findings: (_dossiers, state) => {
     const { wanted, greased: made } = stateOf(state).grease
-    if (!wanted || made) return []
-    return [
-      {
-        rule: 'grease-missing',
-        severity: greaseRules['grease-missing'].severity,
-        at: { entry: wanted.entry },
-        reason: 'The terminals are dry.',
-        remedy: 'Grease them.',
-      },
-    ]
+    const { findings, say } = collectFindings<GreaseFacts, FindingPlace>(greaseRules, greaseWords)
+    if (wanted && !made) say('grease-missing', { entry: wanted.entry }, { where: 'terminals' })
+    return findings
   },
   work: (_dossiers, state, station) => {
     const { wanted, greased: made } = stateOf(state).grease

@@ -1,4 +1,4 @@
-import { inSentence, type KitEnd } from '../../dossiers/index.ts'
+import type { KitEnd } from '../../dossiers/index.ts'
 import type { Connection } from '../model.ts'
 import { belongsWords, plannedWords, type CheckScene } from '../scene.ts'
 
@@ -8,60 +8,28 @@ export function closureFindings(scene: CheckScene, end: KitEnd, made: readonly C
   const at = { kitEnd: end.id }
   const closure = made.map((connection) => connection.to).find((to) => 'closed' in to)
   if (end.type === 'port') {
-    if (!closure)
-      say(
-        'port-open',
-        at,
-        `${end.name} is open.`,
-        end.closedBy === 'terminator' ? 'Put the terminator in.' : 'Put the cap on.',
-      )
+    if (!closure) say('port-open', at, { end: end.name, wants: end.closedBy })
     else if ('closed' in closure && closure.closed !== end.closedBy)
-      say(
-        'port-wrong-closure',
-        at,
-        `${end.name} is closed with a ${closure.closed}, it needs a ${end.closedBy}.`,
-        end.closedBy === 'terminator'
-          ? 'Take it out and put the terminator in; without it the bus reflects and drops out.'
-          : 'Take the terminator out and put the cap on; one terminator too many pulls the bus down.',
-      )
+      say('port-wrong-closure', at, { end: end.name, has: closure.closed, wants: end.closedBy })
     return true
   }
   if (end.type === 'vent') {
-    if (closure)
-      say(
-        'vent-closed',
-        at,
-        `${end.name} is closed, and has to stay open: ${end.why}`,
-        'Take it off and keep it clear.',
-      )
-    else if (!made.some(({ to }) => 'open' in to))
-      say('vent-open', at, `Nobody wrote down that ${inSentence(end.name)} is open and clear.`, end.why)
+    if (closure) say('vent-closed', at, { end: end.name, why: end.why })
+    else if (!made.some(({ to }) => 'open' in to)) say('vent-open', at, { end: end.name, why: end.why })
     return true
   }
   if (made.some(({ to }) => 'open' in to)) {
-    say('end-open', at, `${end.name} was left open.`, belongsWords(scene, end))
+    say('end-open', at, { end: end.name, left: true, where: belongsWords(scene, end) })
     return true
   }
   const wanted = scene.plan.get(end.id)?.target ?? null
   if (closure) {
-    if (wanted !== null)
-      say(
-        'closed-but-wanted',
-        at,
-        `${end.name} is capped, but belongs to ${plannedWords(scene, end, '')}.`,
-        'Take the cap off and connect it.',
-      )
+    if (wanted !== null) say('closed-but-wanted', at, { end: end.name, where: plannedWords(scene, end, '') })
     return true
   }
   if (made.length > 0) return false
-  if (wanted === null)
-    say(
-      'spare-open',
-      at,
-      `${end.name} has no place on ${machine.model} and is open.`,
-      'Cap it and tie it back, so that it can touch nothing.',
-    )
-  else say('end-open', at, `${end.name} is not connected yet.`, `Connect it to ${plannedWords(scene, end, '')}.`)
+  if (wanted === null) say('spare-open', at, { end: end.name, machine: machine.model })
+  else say('end-open', at, { end: end.name, left: false, where: plannedWords(scene, end, '') })
   return true
 }
 
@@ -76,9 +44,6 @@ export function terminatorFindings({ say, kit, connections }: CheckScene): void 
   say(
     'bus-terminators',
     { kitEnd: ports.find((port) => port.type === 'port' && port.closedBy === 'terminator')?.id },
-    `${fitted} ${fitted === 1 ? 'terminator is' : 'terminators are'} in; the bus of this loom needs ${kit.terminators}.`,
-    fitted > kit.terminators
-      ? 'Take out the one that is too many and cap that port.'
-      : 'Put the missing one in at the end of the bus.',
+    { fitted, wanted: kit.terminators },
   )
 }

@@ -14,34 +14,19 @@ export function cutFindings(scene: CheckScene, end: FlyingLead, made: readonly C
   const there = connections.find(({ kitEnd, to }) => kitEnd === cut.partner && 'cavity' in to)
   if (!here) return
   if (!there) {
-    say(
-      'cut-open',
-      at,
-      `The wire is cut for ${end.name}, but ${partner?.name ?? cut.partner} does not take its other half: nothing gets through.`,
-      `Join ${partner?.name ?? cut.partner} to the other half, or join the cut ends again.`,
-    )
+    say('cut-open', at, { end: end.name, partner: partner?.name ?? cut.partner })
     return
   }
   if ('cavity' in here.to && here.to.half !== undefined && here.to.half !== cut.half)
-    say(
-      'cut-swapped',
-      at,
-      `${end.name} is on the half ${here.to.half === 'ecu' ? 'to the control unit' : 'from the device'}; it takes the other one: the signal runs through the module backwards.`,
-      `Change it over with ${partner?.name ?? cut.partner}.`,
-    )
+    say('cut-swapped', at, { end: end.name, partner: partner?.name ?? cut.partner, half: here.to.half })
   const netOf = (to: Connection['to']) => ('cavity' in to ? wireAt(machine, to.connector, to.cavity)?.net : undefined)
   if (netOf(here.to) !== netOf(there.to) && cut.half === 'device')
-    say(
-      'cut-split',
-      at,
-      `${end.name} is at ${targetWords(machine, here.to)}, ${partner?.name ?? cut.partner} at ${targetWords(machine, there.to)}: two different wires.`,
-      'Both take the halves of one cut wire. Join what was cut wrongly again.',
-    )
+    say('cut-split', at, {
+      end: end.name,
+      partner: partner?.name ?? cut.partner,
+      here: targetWords(machine, here.to),
+      there: targetWords(machine, there.to),
+    })
   if (here.method === 'piercing screw tap' || here.method === 'displacement tap' || here.method === 'added pin')
-    say(
-      'cut-method',
-      at,
-      `A ${here.method} does not hold a cut end.`,
-      'Solder and sleeve where it is still, crimp and sealed sleeve where it shakes.',
-    )
+    say('cut-method', at, { method: here.method })
 }

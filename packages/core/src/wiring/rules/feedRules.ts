@@ -20,8 +20,7 @@ export function sharedFeedFindings({ say, kit, index, connections }: CheckScene)
     say(
       'feed-over-spare',
       { kitEnd: leads[leads.length - 1].end.id },
-      `${leads.map((lead) => lead.end.name).join(' and ')} take ${sum} A from ${net.name} together; it has ${net.spareA} A to spare.`,
-      'Let a relay carry the load, or take one of them to another circuit.',
+      { ends: leads.map((lead) => lead.end.name), circuit: net.name, amps: sum, spareA: net.spareA },
     )
   }
 }

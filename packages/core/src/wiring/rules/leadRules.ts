@@ -1,4 +1,12 @@
-import { cavityKey, wireName, type FlyingLead, type TapMethod, type Wire, type Zone } from '../../dossiers/index.ts'
+import {
+  cavityKey,
+  wireName,
+  type FlyingLead,
+  type Net,
+  type TapMethod,
+  type Wire,
+  type Zone,
+} from '../../dossiers/index.ts'
 import { wireConfusion } from '../colourDistance.ts'
 import { methodsFor } from '../joinMethods.ts'
 import { judgeLead } from '../judgePlace.ts'
@@ -15,8 +23,7 @@ export function leadFindings(scene: CheckScene, end: FlyingLead, made: readonly 
       say(
         'wrong-kind',
         { kitEnd: end.id },
-        `${end.name} joins a wire and cannot go to ${targetWords(machine, to, kit)}.`,
-        belongsWords(scene, end),
+        { end: end.name, is: 'lead', place: targetWords(machine, to, kit), belongs: belongsWords(scene, end) },
       )
       continue
     }
@@ -26,22 +33,17 @@ export function leadFindings(scene: CheckScene, end: FlyingLead, made: readonly 
     sayVerdicts(scene, end, at, judgeLead(machine, kit, end, to))
     if (!wire || !net || end.intoSpare) continue
     const zone = index.zones.get(index.connectors.get(to.connector)?.zone ?? '')
-    checkMethod(scene, end, method, wire, zone, at)
+    checkMethod(scene, end, method, { wire, net, zone }, at)
     for (const lookalike of wireLookalikes(machine, wire))
-      say(
-        'confusable-wire',
-        at,
-        `${wireName(wire.colour)} can be taken for ${wireName(lookalike.wire.colour)} (${targetWords(machine, lookalike.where)}).`,
-        lookalike.telling,
-      )
+      say('confusable-wire', at, {
+        colour: wireName(wire.colour),
+        other: wireName(lookalike.wire.colour),
+        where: targetWords(machine, lookalike.where),
+        telling: lookalike.telling,
+      })
     const sheet = end.sheet.find((item) => item.machine === machine.id)
     if (sheet && net.role === end.wants.role && wireConfusion(sheet.colour, wire.colour) !== 'same')
-      say(
-        'sheet-differs',
-        at,
-        `The kit's sheet says ${wireName(sheet.colour)}; on this machine it is ${wireName(wire.colour)}.`,
-        'Go by connector and cavity, and prove it with the meter.',
-      )
+      say('sheet-differs', at, { sheet: wireName(sheet.colour), colour: wireName(wire.colour) })
   }
 }
 
@@ -49,38 +51,32 @@ function checkMethod(
   { say, kit }: CheckScene,
   end: FlyingLead,
   method: TapMethod | undefined,
-  wire: Wire,
-  zone: Zone | undefined,
+  { wire, net, zone }: { wire: Wire; net: Net; zone: Zone | undefined },
   at: FindingPlace,
 ): void {
-  const use = (suits: readonly string[]) => `Use ${suits.join(' or ') || 'another place'}.`
-  const here = use(methodsFor(kit, wire.areaMm2, zone?.conditions, end.cut !== undefined))
+  const methods = methodsFor(kit, wire.areaMm2, zone?.conditions, end.cut !== undefined)
   if (method === undefined) {
-    say('method-missing', at, `Nobody wrote down how ${end.name} was joined.`, `Write it down. ${here}`)
+    say('method-missing', at, { end: end.name, methods })
     return
   }
   if (method === 'added pin') {
-    say('pin-occupied', at, `A pin cannot be added where a wire is already.`, here)
+    say('pin-occupied', at, { cavity: at.cavity ?? 0, circuit: net.name, methods })
     return
   }
   const tap = kit.taps.find((item) => item.method === method)
   if (!tap) {
-    say(
-      'method-not-in-kit',
-      at,
-      `${end.name} was joined by ${method}, which this kit has not: nobody says which wires and places it is good for.`,
-      `${here} Or prove it with a tug and write down what it was.`,
-    )
+    say('method-not-in-kit', at, { end: end.name, method, methods })
     return
   }
   if (wire.areaMm2 < tap.lowMm2 || wire.areaMm2 > tap.highMm2)
-    say(
-      'tap-size',
-      at,
-      `A ${tap.method} is for ${tap.lowMm2} to ${tap.highMm2} mm²; this wire has ${wire.areaMm2} mm².`,
-      here,
-    )
+    say('tap-size', at, {
+      method: tap.method,
+      lowMm2: tap.lowMm2,
+      highMm2: tap.highMm2,
+      areaMm2: wire.areaMm2,
+      methods,
+    })
   const barred = tap.barred.find((condition) => zone?.conditions.includes(condition))
   if (zone && barred)
-    say('tap-place', at, `A ${tap.method} should not be used here (${zone.name}: ${barred}): ${tap.why}.`, here)
+    say('tap-place', at, { method: tap.method, zone: zone.name, condition: barred, why: tap.why, methods })
 }

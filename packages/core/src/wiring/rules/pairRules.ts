@@ -1,4 +1,4 @@
-import { inSentence, type Connector, type InlinePair } from '../../dossiers/index.ts'
+import { type Connector, type InlinePair } from '../../dossiers/index.ts'
 import { judgePair } from '../judgePlace.ts'
 import type { Connection, PairSide } from '../model.ts'
 import { targetWords } from '../places.ts'
@@ -14,8 +14,7 @@ export function pairFindings(scene: CheckScene, end: InlinePair, made: readonly 
       say(
         'wrong-kind',
         { kitEnd: end.id },
-        `${end.name} is a plug pair and cannot go to ${targetWords(machine, to, scene.kit)}.`,
-        belongsWords(scene, end),
+        { end: end.name, is: 'pair', place: targetWords(machine, to, scene.kit), belongs: belongsWords(scene, end) },
       )
       continue
     }
@@ -29,22 +28,20 @@ export function pairFindings(scene: CheckScene, end: InlinePair, made: readonly 
       say(
         'pair-one-side',
         { kitEnd: end.id, connector: factory.id },
-        `The factory plug is in the loom, but the loom is not on the ${factory.device}: the ${factory.device} is dead.`,
-        `Push the other half of ${end.name} onto the ${factory.device} until it clicks.`,
+        { end: end.name, device: factory.device, half: 'factory' },
       )
     if (device && !factory)
       say(
         'pair-one-side',
         { kitEnd: end.id, connector: device.id },
-        `The loom is on the ${device.device}, but the factory plug is not in the loom: nothing reaches it.`,
-        `Push the factory plug into the other half of ${end.name} until it clicks.`,
+        { end: end.name, device: device.device, half: 'device' },
       )
     if (factory && device && factory.id !== device.id)
       say(
         'pair-split',
         { kitEnd: end.id, connector: device.id },
-        `${end.name} has the plug of the ${factory.device} on one side and the ${device.device} on the other.`,
-        `Part both halves. ${belongsWords(scene, end)}`,
+        { end: end.name, factory: factory.device, device: device.device },
+        belongsWords(scene, end),
       )
   }
   for (const connector of new Set(plugs.values()))
@@ -55,8 +52,7 @@ export function pairFindings(scene: CheckScene, end: InlinePair, made: readonly 
     say(
       'plug-twice',
       { kitEnd: end.id, connector: connector.id },
-      `${end.name} and ${inSentence(other.name)} are both written down at ${inSentence(connector.name)}: one plug takes one pair.`,
-      'Look which of them is there, and correct the other.',
+      { end: end.name, other: other.name, plug: connector.name },
     )
     break
   }

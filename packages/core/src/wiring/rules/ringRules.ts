@@ -15,8 +15,7 @@ export function ringFindings(scene: CheckScene, end: RingEnd, made: readonly Con
       say(
         'wrong-kind',
         { kitEnd: end.id },
-        `${end.name} goes under a nut, not to ${targetWords(machine, to, kit)}.`,
-        belongsWords(scene, end),
+        { end: end.name, is: 'ring', place: targetWords(machine, to, kit), belongs: belongsWords(scene, end) },
       )
   }
 }
