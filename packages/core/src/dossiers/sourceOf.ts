@@ -52,6 +52,17 @@ export function sourceOf(machine: Loom, net: Net, among: readonly WirePlace[]): 
 
 /** How far a supply is from the battery: on its post, always live, from the key, from a relay or fuse behind it, wanted by hand. */
 function supplyRank(machine: Loom, net: Net): number | null {
+  const ofMachine = ranks.get(machine) ?? new Map<Net, number | null>()
+  ranks.set(machine, ofMachine)
+  const known = ofMachine.get(net)
+  if (known !== undefined) return known
+  const rank = rankOf(machine, net)
+  ofMachine.set(net, rank)
+  return rank
+}
+const ranks = new WeakMap<Loom, Map<Net, number | null>>()
+
+function rankOf(machine: Loom, net: Net): number | null {
   if (net.signal === 'supply-always') return machine.studs.some((stud) => stud.net === net.id) ? 0 : 1
   if (net.signal !== 'supply-switched') return null
   if (wantedSupplies.includes(net.role)) return 4

@@ -132,5 +132,5 @@ export function judgeFuse(fuseA: number, asked: Omit<FuseAsked, 'kitA'>): FuseVe
       fuseA,
       why: `A fuse of ${fuseA} A for ${continuousA} A: it wants ${(continuousA * fuseOverLoad).toFixed(2)} A or more.`,
     }
-  return { kind: 'right', fuseA, why: `${fuseA} A for ${continuousA} A; ${wire}.` }
+  return { kind: 'right', fuseA, why: `${fuseA} A for a load of ${continuousA} A; ${wire}.` }
 }

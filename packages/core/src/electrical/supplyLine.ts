@@ -172,7 +172,10 @@ export function fuseOf(
 ): { fuseA: number | null; why: string } {
   if (kitA !== undefined) {
     const own = judgeFuse(kitA, line)
-    return { fuseA: own.kind === 'right' ? kitA : null, why: own.why }
+    return {
+      fuseA: own.kind === 'right' ? kitA : null,
+      why: own.kind === 'right' ? `The kit's own ${own.why}` : own.why,
+    }
   }
   const chosen = chooseFuse(line)
   return chosen.ok ? chosen.value : { fuseA: null, why: chosen.problems[0].message }
