@@ -179,6 +179,9 @@ describe('what the hand did to the wires', () => {
     const [small] = findingsOf(skua, ring(1)).filter((finding) => finding.rule === 'fuse-under-load')
     expect(small.reason).toContain('A fuse of 1 A for 1.25 A: it wants 1.69 A or more.')
     expect(small.remedy).toContain("kit's own")
+    // Taken to another stud, it is still in the lead.
+    const moved = findingsOf(skua, ring(40), { kind: 'disconnected', kitEnd: 'relay-feed' }, ring())
+    expect(moved.map((finding) => finding.rule)).toContain('fuse-over-wire')
     // Changed at the same stud: what is in it last counts.
     expect(findingsOf(skua, ring(40), ring(1)).map((finding) => finding.rule)).not.toContain('fuse-over-wire')
   })

@@ -25,12 +25,14 @@ interface Connected extends EntryHead {
 export function connectEnd(state: WiringState, written: Connected, { kit }: DossierPair): void {
   const { kitEnd, to, method } = written
   const side = sideOf(to)
+  if (written.fuseA !== undefined) state.fuses[kitEnd] = written.fuseA
+  const fuse = kitEnd in state.fuses ? { fuseA: state.fuses[kitEnd] } : {}
   const known = state.connections.find(
     (made) => made.kitEnd === kitEnd && [side, 'both'].includes(sideOf(made.to)) && sameTarget(made.to, to),
   )
   if (known) {
     known.method = method ?? known.method
-    known.fuseA = written.fuseA ?? known.fuseA
+    Object.assign(known, fuse)
     if ('cavity' in to && 'cavity' in known.to && to.half !== undefined && to.half !== known.to.half) {
       known.to = to
       known.tugged = false
@@ -51,7 +53,7 @@ export function connectEnd(state: WiringState, written: Connected, { kit }: Doss
     to,
     method,
     tugged: false,
-    ...(written.fuseA === undefined ? {} : { fuseA: written.fuseA }),
+    ...fuse,
     ...(joins && !('closed' in to) && state.power === 'on' ? { live: true } : {}),
     by: written.by,
     at: written.at,

@@ -60,6 +60,8 @@ export interface WiringState {
   irreversible: (Done & { act: IrreversibleAct; text: string; consentBy: string; about?: FindingPlace })[]
   /** What an earlier fitter left, and what this job itself pierced and took off again. */
   found: FoundWork[]
+  /** Fuses that were put into leads, A: they stay in when the lead is taken to another place. */
+  fuses: Record<KitEndId, number>
   /** Differences from the plan a person has taken as they are; the key names end and place. */
   accepted: Record<string, Done & { reason: string }>
   decided: WiringDecisions
@@ -73,6 +75,7 @@ export function freshWiring(): WiringState {
     readings: [],
     irreversible: [],
     found: [],
+    fuses: {},
     accepted: {},
     decided: { places: {} },
   }

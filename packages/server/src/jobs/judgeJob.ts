@@ -12,7 +12,7 @@ import {
 import type { Station } from '@tidy-badger/core/dossiers'
 
 /** Counted up when `judgeJob` says something else for the same journal; stored judgements are then made anew. */
-export const judgementVersion = 5
+export const judgementVersion = 6
 
 /** What follows from a journal for the yard's list and for the learning of times. */
 export interface Judged {
