@@ -1,4 +1,4 @@
-import type { Machine } from '../dossiers/index.ts'
+import { busEnds, type Machine } from '../dossiers/index.ts'
 import { drawControlUnits } from './controlUnits.ts'
 import { drawDevices } from './deviceParts.ts'
 import {
@@ -43,7 +43,7 @@ export function buildCircuit(
   fitted: readonly FittedKit[],
   { state, faults = [] }: CircuitOptions,
 ): Circuit {
-  const apart = parted(fitted)
+  const still = { ...parted(fitted), busEnds: busEnds(machine) }
   const references: Drawn['references'] = new Map()
   let solved = solve(newDrawing())
   for (let pass = 0; pass < passes; pass++) {
@@ -55,7 +55,7 @@ export function buildCircuit(
       state,
       faults,
       references,
-      ...apart,
+      ...still,
       before: (plus, minus) => between(plus, minus) ?? 0,
     }
     draw.node(ground)

@@ -1,18 +1,17 @@
-import { busEnds, type Machine, type Net } from '../dossiers/index.ts'
+import type { Machine, Net } from '../dossiers/index.ts'
 import { thermistorRoles, workingVolts } from './deviceFigures.ts'
 import { drawTerminator } from './deviceParts.ts'
 import { pinsOf, type Drawn, type Pin } from './machineParts.ts'
 
 /** What is behind the pins of the control units: grounds, references, pull-ups and inputs. */
 export function drawControlUnits(drawn: Drawn): void {
-  const { machine } = drawn
+  const { machine, busEnds } = drawn
   const devices = [...new Set(machine.connectors.flatMap((item) => (item.ecu ? [item.device] : [])))]
-  const ends = busEnds(machine)
   for (const device of devices) {
     const plugs = machine.connectors.filter((connector) => connector.ecu && connector.device === device)
     const pins = plugs.flatMap((connector) => pinsOf(machine, connector))
     drawUnit(drawn, `unit ${device}`, pins)
-    if (plugs.some(({ id }) => ends.includes(id))) drawTerminator(drawn, pins)
+    if (plugs.some(({ id }) => busEnds.includes(id))) drawTerminator(drawn, pins)
   }
 }
 

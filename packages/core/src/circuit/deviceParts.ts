@@ -1,4 +1,4 @@
-import { busEnds, deviceRole, handsOn, looksOn, type Connector, type Machine } from '../dossiers/index.ts'
+import { deviceRole, handsOn, looksOn, type Connector, type Machine } from '../dossiers/index.ts'
 import {
   airflowVolts,
   isClosed,
@@ -24,12 +24,11 @@ function nearest(pins: readonly Pin[], to: Pin, wanted: (pin: Pin) => boolean): 
 
 /** Sensors, loads and switches: what is behind each plug of the machine that is no control unit. */
 export function drawDevices(drawn: Drawn): void {
-  const ends = busEnds(drawn.machine)
   for (const connector of drawn.machine.connectors) {
     if (connector.ecu || connector.mates !== undefined) continue
     const pins = pinsOf(drawn.machine, connector)
     for (const pin of pins) drawPin(drawn, connector, pins, pin)
-    if (ends.includes(connector.id)) drawTerminator(drawn, pins)
+    if (drawn.busEnds.includes(connector.id)) drawTerminator(drawn, pins)
   }
 }
 

@@ -62,7 +62,7 @@ export function drawKits(drawn: Drawn, fitted: readonly FittedKit[]): void {
 /** What a module takes for itself and for what it feeds through no lead of its own, as a probe's heater, A. */
 function awakeA(kit: Kit): number {
   const { continuousA, feeds } = supplyOf(kit)
-  const heaters = feeds.reduce((sum, end) => sum + (isHeater(end) ? (end.currentA ?? 1) : 0), 0)
+  const heaters = feeds.reduce((sum, end) => sum + (isHeater(end) ? heaterA(end) : 0), 0)
   return Math.max(kit.module.supplyA, continuousA - heaters)
 }
 
@@ -103,7 +103,7 @@ function drawLead(drawn: Drawn, module: Module, end: FlyingLead | RingEnd, conne
     draw.resistor(
       insideOf(module, end),
       module.ground,
-      ratedVolts / Math.max(0.001, end.currentA ?? 1),
+      ratedVolts / Math.max(0.001, heaterA(end)),
       moduleFlow(module.kit),
     )
   if (end.type === 'flying-lead' && end.cut) drawAnswer(drawn, module, end)
@@ -126,6 +126,8 @@ function joinedAt(
   // At the control unit's plug its half is the terminal, at the device's plug it is the wire.
   return ((half ?? cut.half) === 'ecu') === atUnit ? loomPin(connector, cavity) : wireAtPin(connector, cavity)
 }
+
+const heaterA = (end: FlyingLead | RingEnd) => end.currentA ?? 1
 
 /** A heater has a way of its own through the module. */
 function isHeater(end: FlyingLead | RingEnd): boolean {

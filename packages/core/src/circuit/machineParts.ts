@@ -4,6 +4,7 @@ import {
   surfacesOf,
   zoneOfPlace,
   type Connector,
+  type ConnectorId,
   type Machine,
   type MeterState,
   type Net,
@@ -32,6 +33,8 @@ export interface Drawn {
   references: Map<string, 'holds' | 'folded' | 'pushed'>
   /** What a node had over another at the pass before, V; 0 at the first. */
   before: (plus: string, minus: string) => number
+  /** Plugs whose devices end the bus. */
+  busEnds: readonly ConnectorId[]
   /** Cavities whose factory plug is not on its device. */
   apart: ReadonlySet<string>
   /** Cavities whose wire is cut behind the terminal. */

@@ -1,5 +1,5 @@
 import { machineIndex, type Kit, type KitEndId, type Machine, type MeterState } from '../dossiers/index.ts'
-import { idleDrain, judgeFeedFuse, supplyOf, usablePct } from '../electrical/index.ts'
+import { judgeFeedFuse, parkedDays, supplyOf } from '../electrical/index.ts'
 import { buildCircuit, type Circuit } from './buildCircuit.ts'
 import type { FittedKit, ProbePlace } from './model.ts'
 
@@ -97,13 +97,5 @@ function atPins(machine: Machine, kit: Kit, circuit: Circuit): ModuleSupply {
 
 function parkedDrain(machine: Machine, fitted: readonly FittedKit[], keyOff: Circuit): ParkedDrain {
   const kitsMa = fitted.reduce((sum, { kit }) => sum + Math.max(0, keyOff.amps({ module: kit.id })) * 1000, 0)
-  const { power } = machine
-  if (!power) return { machineMa: null, kitsMa, days: null }
-  const lasts = idleDrain({
-    capacityAh: power.batteryAh,
-    usablePct,
-    moduleMa: Math.min(100_000, kitsMa),
-    machineMa: power.idleMa,
-  })
-  return { machineMa: power.idleMa, kitsMa, days: lasts.ok ? lasts.value.days : null }
+  return { machineMa: machine.power?.idleMa ?? null, kitsMa, days: parkedDays(machine, Math.min(100_000, kitsMa)) }
 }

@@ -1,3 +1,4 @@
+import { sameValue } from '../shared/index.ts'
 import { wireName } from './colours.ts'
 import type { Kit } from './kitModel.ts'
 import type { Dossier } from './document.ts'
@@ -43,13 +44,7 @@ function newlyStated(before: Machine, after: Machine): { told: Machine; says: Do
       const fresh = fields.filter((field) => later?.[field] !== undefined && item[field] === undefined)
       if (!later || fresh.length === 0) return item
       counts[list]++
-      // In the order of the later one, so that nothing else differs.
-      const whole: T = { ...item, ...Object.fromEntries(fresh.map((field) => [field, later[field]])) }
-      return Object.keys(later).every(
-        (key) => JSON.stringify(Reflect.get(whole, key)) === JSON.stringify(Reflect.get(later, key)),
-      )
-        ? later
-        : whole
+      return { ...item, ...Object.fromEntries(fresh.map((field) => [field, later[field]])) }
     })
   }
   const told: Machine = {
@@ -97,7 +92,7 @@ function machineChanges(before: Machine, after: Machine): DossierChange[] {
         [
           a.signal === b.signal ? '' : `${a.signal} is now ${b.signal}`,
           a.role === b.role ? '' : `${a.role} is now ${b.role}`,
-          JSON.stringify(a.source) === JSON.stringify(b.source) ? '' : `comes from ${sourceWords(after, b)}`,
+          sameValue(a.source, b.source) ? '' : `comes from ${sourceWords(after, b)}`,
           a.spareA === b.spareA ? '' : `${a.spareA ?? 0} A to spare are now ${b.spareA ?? 0}`,
         ].filter((part) => part !== ''),
     ),
@@ -143,22 +138,23 @@ function kitChanges(before: Kit, after: Kit): DossierChange[] {
 /** Things without a name of their own are counted. */
 function counted(kind: string, before: readonly { id: string }[], after: readonly { id: string }[]): DossierChange[] {
   const changes = listed(kind, before, after, (item) => item.id).length
-  return changes === 0 ? [] : [{ what: 'changed', says: `${changes} ${changes === 1 ? kind : `${kind}s`} changed` }]
+  return changes === 0 ? [] : [{ what: 'changed', says: `${many(changes, kind)} changed` }]
 }
 
 function sourceWords(machine: Machine, { source }: Net): string {
   if (!source) return 'where its plugs say'
   if ('stud' in source) return machine.studs.find(({ id }) => id === source.stud)?.name ?? source.stud
-  const plug = machine.connectors.find(({ id }) => id === source.connector)
-  return `${plug?.name ?? source.connector}, cavity ${source.cavity}`
+  return cavityWords(machine, source)
+}
+
+function cavityWords({ connectors }: Machine, { connector, cavity }: { connector: string; cavity: number }): string {
+  return `${connectors.find(({ id }) => id === connector)?.name ?? connector}, cavity ${cavity}`
 }
 
 function wireWords(machine: Machine, wire: Wire): string {
   const net = machine.nets.find((item) => item.id === wire.net)?.name ?? wire.net
   const place = [wire.from, wire.to].find((item) => 'connector' in item)
-  return place && 'connector' in place
-    ? `${net} at ${machine.connectors.find((item) => item.id === place.connector)?.name ?? place.connector}, cavity ${place.cavity}`
-    : net
+  return place && 'connector' in place ? `${net} at ${cavityWords(machine, place)}` : net
 }
 
 function listed<T extends { id: string }>(
@@ -174,7 +170,7 @@ function listed<T extends { id: string }>(
     ...after.flatMap((item): DossierChange[] => {
       const was = old.get(item.id)
       if (!was) return [{ what: 'added', says: `${kind} added: ${name(item)}` }]
-      if (JSON.stringify(was) === JSON.stringify(item)) return []
+      if (sameValue(was, item)) return []
       const found = details(was, item)
       return [{ what: 'changed', says: `${kind} ${name(item)}: ${found.join('; ') || 'changed'}` }]
     }),

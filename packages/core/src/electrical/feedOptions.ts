@@ -8,7 +8,7 @@ import {
   type Machine,
   type Net,
 } from '../dossiers/index.ts'
-import { caseWords, judgeFeed, relayCoilA, targetWords, wiringRules, type Match } from '../wiring/index.ts'
+import { caseWords, isStop, judgeFeed, relayCoilA, targetWords, type Match } from '../wiring/index.ts'
 import { idleDrain } from './idleDrain.ts'
 import { fuseWithinMm } from './chooseFuse.ts'
 import { fuseOf } from './supplyLine.ts'
@@ -124,7 +124,7 @@ export function feedOptions(
     const where = placeOfNet(machine, net, matches)
     if (!where) continue
     const base = { net: net.id, where, materials: [], own: false }
-    const bad = judgeFeed(net, lead, continuousA)?.find((verdict) => wiringRules[verdict.rule].severity === 'stop')
+    const bad = judgeFeed(net, lead, continuousA)?.find(isStop)
     if (bad || net.highVoltage) {
       const why = bad ? caseWords(bad).reason : `${net.name} is far above battery voltage.`
       options.push(refused(`tap-${net.id}`, 'lamp tap', net.name, why, base))
@@ -333,13 +333,14 @@ function alwaysLiveChecks(machine: Machine, kit: Kit): Verdict[] {
 
 /** Days a parked machine lasts with the module on an always live feed, and behind a relay; null where it is not known. */
 export function idleDays(machine: Machine, kit: Pick<Kit, 'module'>): { direct: number | null; relay: number | null } {
-  const { power } = machine
-  if (!power) return { direct: null, relay: null }
-  const days = (moduleMa: number) => {
-    const result = idleDrain({ capacityAh: power.batteryAh, usablePct, moduleMa, machineMa: power.idleMa })
-    return result.ok ? result.value.days : null
-  }
-  return { direct: days(kit.module.idleMa), relay: days(0) }
+  return { direct: parkedDays(machine, kit.module.idleMa), relay: parkedDays(machine, 0) }
+}
+
+/** Days a parked machine lasts with so much drawn by what is fitted, mA; null where its own draw is not known, or nothing is drawn. */
+export function parkedDays({ power }: Pick<Machine, 'power'>, fittedMa: number): number | null {
+  if (!power) return null
+  const result = idleDrain({ capacityAh: power.batteryAh, usablePct, moduleMa: fittedMa, machineMa: power.idleMa })
+  return result.ok ? result.value.days : null
 }
 
 function batteryWords(machine: Machine): string {

@@ -21,6 +21,7 @@ export {
   feedOptions,
   idleDays,
   idleDaysWanted,
+  parkedDays,
   feedReasons,
   feedPractices,
   usablePct,

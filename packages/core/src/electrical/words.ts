@@ -1,8 +1,6 @@
 import { inSentence } from '../dossiers/index.ts'
-import type { FactsOf, FindingWords } from '../findings/index.ts'
+import { said, type FactsOf } from '../findings/index.ts'
 import type { FuseVerdict } from './chooseFuse.ts'
-
-const said = (reason: string, remedy: string): FindingWords => ({ reason, remedy })
 
 /** What is said of each rule about feed and ground. */
 export const supplyWords = {

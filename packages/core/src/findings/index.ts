@@ -6,6 +6,7 @@ export {
   neverLifted,
   note,
   openStops,
+  said,
   severities,
   standingOf,
   stop,

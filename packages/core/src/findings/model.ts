@@ -17,6 +17,9 @@ export interface FindingWords {
   remedy: string
 }
 
+/** The words of one rule: why, and what to do. */
+export const said = (reason: string, remedy: string): FindingWords => ({ reason, remedy })
+
 /** Something found: which rule, how grave, where, the facts of the case, and what is said of them. */
 export interface FindingOf<RuleId extends string, Place> extends FindingWords {
   rule: RuleId

@@ -1,4 +1,5 @@
-import { clientFields, sameValue, voidedEntries } from '../journal/index.ts'
+import { clientFields, voidedEntries } from '../journal/index.ts'
+import { sameValue } from '../shared/index.ts'
 import { checkReferences, freshState, jobJournal, replay } from './jobJournal.ts'
 import { currentTrim } from '../fuel-trim/index.ts'
 import fc from 'fast-check'

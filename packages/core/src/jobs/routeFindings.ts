@@ -2,6 +2,7 @@ import { mountPlaceOf } from './mountPlace.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { collectFindings, type SayOf } from '../findings/index.ts'
 import {
+  extensionFor,
   judgeRoute,
   placeAgainst,
   routeRules,
@@ -46,9 +47,6 @@ export function routeFindings(dossiers: JobDossiers, state: JobState): Finding<R
   return findings
 }
 
-/** Wire for an extension is cut in steps of this, one more for the joints, m. */
-const extensionStepM = 0.05
-
 type Say = SayOf<RouteFacts, FindingPlace>
 
 function branchFindings(
@@ -76,16 +74,7 @@ function branchFindings(
     say('place-unfit', at, { kind: 'no room', end: end.name, target: end.target?.name ?? end.name })
   if (branch.reach !== 'unreachable' && spareM < -0.0005) {
     if (end.never !== null) say('lead-never', at, { end: end.name, shortM: -spareM, from, why: end.never })
-    else
-      say('lead-short', at, {
-        end: end.name,
-        shortM: -spareM,
-        from,
-        extensionM:
-          branch.extensionM > 0 && !built
-            ? branch.extensionM
-            : Math.ceil(-spareM / extensionStepM + 1) * extensionStepM,
-      })
+    else say('lead-short', at, { end: end.name, shortM: -spareM, from, extensionM: extensionFor(-spareM) })
   }
   if (built) {
     for (const { passage, name, what, remedy, rule } of judged.met)

@@ -1,6 +1,4 @@
-import type { FactsOf, FindingWords } from '../findings/index.ts'
-
-const said = (reason: string, remedy: string): FindingWords => ({ reason, remedy })
+import { said, type FactsOf } from '../findings/index.ts'
 
 /** A figure that a step asked for, out of its range; a missing end is open. */
 interface StepFigure {

@@ -1,9 +1,8 @@
 import type { z } from 'zod'
-import type { Problem } from '../shared/index.ts'
+import { sameValue, type Problem } from '../shared/index.ts'
 import type { EntryDefinition, ValueIn } from './defineEntry.ts'
 import { doneBy, type Decided, type EntryHead } from './model.ts'
 
-type AnyRecord = Record<string, unknown>
 /** A place in the state for one answer. */
 export interface Slot<Value> {
   get: () => Decided<Value> | undefined
@@ -79,17 +78,4 @@ export function defineDecision<Context, State, Place = unknown>() {
         ({ kind: form.kind, ...(of as object), value, replaces: form.at(state, of).get()?.value ?? null }) as Body,
     })
   }
-}
-
-/** Whether two answers are the same, part for part. */
-export function sameValue(a: unknown, b: unknown): boolean {
-  if (a === b) return true
-  if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((item, i) => sameValue(item, b[i]))
-  if (!isRecord(a) || !isRecord(b)) return false
-  const names = new Set([...Object.keys(a), ...Object.keys(b)])
-  return [...names].every((name) => sameValue(a[name], b[name]))
-}
-
-function isRecord(value: unknown): value is AnyRecord {
-  return typeof value === 'object' && value !== null && !Array.isArray(value)
 }

@@ -1,5 +1,5 @@
 export { createJournal } from './createJournal.ts'
-export { defineDecision, sameValue, slotOf, type Slot } from './defineDecision.ts'
+export { defineDecision, slotOf, type Slot } from './defineDecision.ts'
 export {
   defineEntry,
   entryIdField,

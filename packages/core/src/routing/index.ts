@@ -31,7 +31,7 @@ export {
   sleeveWords,
   type SleeveKind,
 } from './hazards.ts'
-export { neededM, nodeOfTarget } from './layLoom.ts'
+export { extensionFor, neededM, nodeOfTarget } from './layLoom.ts'
 export { judgeRoute, type JudgedRoute, type RouteAsked } from './judgeRoute.ts'
 export { loomEnds, placesFor, type FarPlaces } from './loomEnds.ts'
 export type {

@@ -265,6 +265,11 @@ function againstBranch(branch: RoutedBranch): string[] {
 
 const round = (metres: number) => Math.round(metres * 1e4) / 1e4
 
+/** What a lead that is so much short is extended by, with its joint, m. */
+export function extensionFor(shortM: number): number {
+  return round((Math.ceil((shortM - 1e-9) / extensionStepM) + 1) * extensionStepM)
+}
+
 /** A length of loom as a share of an edge's own length; slack lies in its middle and does not count as way. */
 function shareOf(edge: RouteEdge, need: number): number {
   return Math.min(1, Math.max(0, need / edge.need))
@@ -384,7 +389,7 @@ function branchOf(
     lastM: to.lastM,
     needM,
     spareM,
-    extensionM: reach === 'extend' ? round((Math.ceil((-spareM - 1e-9) / extensionStepM) + 1) * extensionStepM) : 0,
+    extensionM: reach === 'extend' ? extensionFor(-spareM) : 0,
     ...(crossing && machine.steering
       ? {
           steering: {

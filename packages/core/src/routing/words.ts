@@ -1,7 +1,6 @@
 import { asHeading, inSentence } from '../dossiers/index.ts'
-import type { FactsOf, FindingWords } from '../findings/index.ts'
+import { said, type FactsOf } from '../findings/index.ts'
 
-const said = (reason: string, remedy: string): FindingWords => ({ reason, remedy })
 const mm = (metres: number) => `${Math.round(metres * 1000)} mm`
 /** As it lies, or from where the module is to sit. */
 const asLaid = (from: string | null) => (from === null ? 'as it lies' : `from ${inSentence(from)}`)

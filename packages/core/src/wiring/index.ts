@@ -2,7 +2,7 @@ export { checkWiring, type CheckContext } from './checkWiring.ts'
 export { connectionProblems } from './connectionProblems.ts'
 export { endLookalikes, type EndLookalike } from './endLookalikes.ts'
 export { adviseJoint, joinPractices, methodsFor, type JoinAdvice } from './joinMethods.ts'
-export { currentOf, isHighVoltage, judgeFeed, relayCoilA, type PlaceVerdict } from './judgePlace.ts'
+export { currentOf, isHighVoltage, isStop, judgeFeed, relayCoilA, type PlaceVerdict } from './judgePlace.ts'
 export { pinCount } from './pins.ts'
 export { connectorLookalikes, wireLookalikes, type ConnectorLookalike, type WireLookalike } from './lookalikes.ts'
 export {

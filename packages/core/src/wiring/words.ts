@@ -1,7 +1,6 @@
 import { inSentence } from '../dossiers/index.ts'
-import type { FactsOf, FindingWords, WordsOf } from '../findings/index.ts'
+import { said, type FactsOf, type FindingWords, type WordsOf } from '../findings/index.ts'
 
-const said = (reason: string, remedy: string): FindingWords => ({ reason, remedy })
 const plain = (name: string) => name.replaceAll('-', ' ')
 
 const openJoint = 'Open the joint and mend the wire.'
