@@ -12,6 +12,7 @@ import { proofFigures, rideCase } from '../packages/core/src/fuel-trim/rideCase.
 import { randomAccess } from '../packages/core/src/access/randomAccessCase.ts'
 import { randomRoute } from '../packages/core/src/routing/randomRouteCase.ts'
 import { gorseCase } from '../packages/core/src/wiring/gorseCase.ts'
+import { ref } from '../packages/core/src/shared/refCase.ts'
 import { plantMistakes } from '../packages/core/src/wiring/plantedCase.ts'
 import { randomLoom } from '../packages/core/src/wiring/randomLoomCase.ts'
 import { fittings } from '../packages/core/src/wiring/shippedCase.ts'
@@ -36,8 +37,8 @@ const ms = ({ p50, p95 }: { p50: number; p95: number }) => `${p50.toFixed(1)} / 
 
 function benchReplay(): void {
   const entries: NewEntry[] = Array.from({ length: 10_000 }, (_, i): NewEntry => {
-    if (i % 4 === 0) return { id: `e${i}`, kind: 'connected', kitEnd: 'ground', to: { stud: 'engine-strap' } }
-    if (i % 4 === 1) return { id: `e${i}`, kind: 'tugged', kitEnd: 'ground' }
+    if (i % 4 === 0) return { id: `e${i}`, kind: 'connected', kitEnd: ref('ground'), to: { stud: ref('engine-strap') } }
+    if (i % 4 === 1) return { id: `e${i}`, kind: 'tugged', kitEnd: ref('ground') }
     if (i % 4 === 2) return { id: `e${i}`, kind: 'reading', quantity: 'x', value: i, unit: 'V' }
     return { id: `e${i}`, kind: 'undo', undoes: `e${i - 2}` }
   })

@@ -1,9 +1,9 @@
-import { machineIndex, toolOf, type Machine } from '../dossiers/index.ts'
+import { machineIndex, toolOf, type Machine, type ConnectorId, type CoverId, type StudId } from '../dossiers/index.ts'
 import { findTarget, waysTo } from './compileAccess.ts'
 
 /** Something the access part of a dossier does not say yet. */
 export interface AccessGap {
-  at: { connector?: string; stud?: string; place?: string; cover?: string }
+  at: { connector?: ConnectorId; stud?: StudId; place?: string; cover?: CoverId }
   path: string
   says: string
   remedy: string

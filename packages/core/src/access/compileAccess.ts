@@ -1,12 +1,4 @@
-import {
-  machineIndex,
-  toolOf,
-  type AccessWay,
-  type Cover,
-  type CoverId,
-  type Machine,
-  type Minutes,
-} from '../dossiers/index.ts'
+import { toolOf, type AccessWay, type Cover, type CoverId, type Machine, type Minutes } from '../dossiers/index.ts'
 import { failure, success, type Outcome, type Problem } from '../shared/index.ts'
 import { expectedMinutes } from '../scheduling/index.ts'
 import type { AccessTarget, KnownMinutes } from './model.ts'
@@ -21,13 +13,13 @@ export function targetKey(target: Pick<AccessTarget, 'kind' | 'id'>): string {
 export function findTarget(machine: Machine, text: string): AccessTarget | null {
   const [kind, id] = text.includes(':') ? text.split(':') : [null, text]
   const wanted = (candidate: string) => kind === null || kind === candidate
-  const { connectors, studs } = machineIndex(machine)
-  const connector = wanted('connector') ? connectors.get(id) : undefined
-  if (connector) return { kind: 'connector', id, name: connector.name, zone: connector.zone }
-  const stud = wanted('stud') ? studs.get(id) : undefined
-  if (stud) return { kind: 'stud', id, name: stud.name, zone: stud.zone }
-  const place = wanted('place') ? machine.places?.find((item) => item.id === id) : undefined
-  return place ? { kind: 'place', id, name: place.name, zone: place.zone } : null
+  const find = <T extends { id: string }>(list: readonly T[] = []) => list.find((item) => item.id === id)
+  const connector = wanted('connector') ? find(machine.connectors) : undefined
+  if (connector) return { kind: 'connector', id: connector.id, name: connector.name, zone: connector.zone }
+  const stud = wanted('stud') ? find(machine.studs) : undefined
+  if (stud) return { kind: 'stud', id: stud.id, name: stud.name, zone: stud.zone }
+  const place = wanted('place') ? find(machine.places) : undefined
+  return place ? { kind: 'place', id: place.id, name: place.name, zone: place.zone } : null
 }
 
 /** Targets named in a request. @param path of the list, for the problems */
@@ -114,7 +106,10 @@ export function onMinutes({ known }: CompiledAccess, cover: Cover): Minutes {
   return known.get(`on.${cover.id}`) ?? cover.on
 }
 
-export function wayMinutes({ known }: CompiledAccess, way: AccessWay): Minutes {
+/** What a way costs. Covers wanted for themselves are a way without one in the dossier. */
+type WayWork = Pick<AccessWay, 'needs' | 'minutes' | 'helper'> & { id: string }
+
+export function wayMinutes({ known }: CompiledAccess, way: WayWork): Minutes {
   return known.get(`way.${way.id}`) ?? way.minutes
 }
 
@@ -124,13 +119,13 @@ export function priceSeconds(minutes: readonly Minutes[], helper: boolean | unde
   return Math.round(sum * 60) * (helper ? 2 : 1)
 }
 
-export function coversOfWay(compiled: CompiledAccess, way: AccessWay): number[] {
+export function coversOfWay(compiled: CompiledAccess, way: Pick<AccessWay, 'needs'>): number[] {
   const all = new Set(way.needs.flatMap((id) => compiled.closed[compiled.place.get(id) ?? -1] ?? []))
   return [...all].sort((a, b) => a - b)
 }
 
 /** The plain arithmetic of it: prices in seconds, covers by number. */
-export function removalProblem(compiled: CompiledAccess, ways: readonly (readonly AccessWay[])[]): RemovalProblem {
+export function removalProblem(compiled: CompiledAccess, ways: readonly (readonly WayWork[])[]): RemovalProblem {
   return {
     coverSeconds: compiled.covers.map((cover) =>
       priceSeconds([offMinutes(compiled, cover), onMinutes(compiled, cover)], cover.helper),

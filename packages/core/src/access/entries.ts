@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import type { DossierPair, Station } from '../dossiers/index.ts'
-import { defineDecision, defineEntry, doneBy, idField, known, textField, slotOf } from '../journal/index.ts'
+import { type DossierPair, type Station, refOf, type CoverId } from '../dossiers/index.ts'
+import { defineDecision, defineEntry, doneBy, known, textField, slotOf } from '../journal/index.ts'
 import type { Problem } from '../shared/index.ts'
 import { findTarget, waysTo } from './compileAccess.ts'
 import { batteryPractices, batteryPracticesFor, type AccessState } from './state.ts'
@@ -8,7 +8,7 @@ import { batteryPractices, batteryPracticesFor, type AccessState } from './state
 const entry = defineEntry<DossierPair, AccessState, Station>()
 const decision = defineDecision<DossierPair, AccessState, Station>()
 
-const refs = ({ machine }: DossierPair, { cover }: { cover: string }): Problem[] =>
+const refs = ({ machine }: DossierPair, { cover }: { cover: CoverId }): Problem[] =>
   known(machine.covers ?? [], cover, 'cover', `cover of the ${machine.model}`)
 /** What stands twice in a list that has an order. */
 const twice = (ids: readonly string[]): Problem[] =>
@@ -25,7 +25,7 @@ export function coverName({ machine }: Pick<DossierPair, 'machine'>, id: string)
 
 export const coverOff = entry({
   kind: 'cover-off',
-  shape: { cover: idField, /* why it came off before it was cold */ without: textField.optional() },
+  shape: { cover: refOf.cover, /* why it came off before it was cold */ without: textField.optional() },
   refs,
   apply(state, written) {
     const now = state.covers[written.cover]
@@ -38,7 +38,7 @@ export const coverOff = entry({
 
 export const coverOn = entry({
   kind: 'cover-on',
-  shape: { cover: idField },
+  shape: { cover: refOf.cover },
   refs,
   apply(state, written) {
     const now = state.covers[written.cover]
@@ -54,7 +54,7 @@ export const coverOn = entry({
 /** Something from the tray that stays off the machine, and why. */
 export const leftOff = entry({
   kind: 'left-off',
-  shape: { cover: idField, reason: textField },
+  shape: { cover: refOf.cover, reason: textField },
   refs,
   bars: ({ machine }, _state, { cover }) =>
     machine.covers?.some((item) => item.id === cover && item.opensFuel)
@@ -96,7 +96,7 @@ export const peopleChosen = decision({
 export const coverOrderChosen = decision({
   kind: 'cover-order-chosen',
   of: {},
-  value: z.array(idField).max(200),
+  value: z.array(refOf.cover).max(200),
   at: ({ decided }) => slotOf(decided, 'coverOrder'),
   refs: ({ machine }, { value }) => [
     ...(value ?? [])
@@ -126,7 +126,7 @@ export const alsoChosen = decision({
 export const wayChosen = decision({
   kind: 'way-chosen',
   of: { target: z.string().min(1).max(140) },
-  value: idField,
+  value: refOf.way,
   at: ({ decided }, { target }) => slotOf(decided.ways, target),
   refs({ machine }, { target: key, value }) {
     const target = findTarget(machine, key)

@@ -1,14 +1,9 @@
-import type { AccessWay, Cover, CoverId, Minutes } from '../dossiers/index.ts'
+import type { AccessWay, Cover, CoverId, Minutes, ThingId, WayId, ZoneId } from '../dossiers/index.ts'
 
 export type TargetKind = 'connector' | 'stud' | 'place'
 
 /** Something that must be reached. */
-export interface AccessTarget {
-  kind: TargetKind
-  id: string
-  name: string
-  zone: string
-}
+export type AccessTarget = { name: string; zone: ZoneId } & ThingId
 
 /** What other jobs taught: minutes by `off.<cover>`, `on.<cover>` and `way.<way>`. */
 export type KnownMinutes = ReadonlyMap<string, Minutes>
@@ -24,7 +19,7 @@ export interface AccessOptions {
   people?: 1 | 2
   known?: KnownMinutes
   /** Ways a person has fixed, by `kind:id` of the target. */
-  ways?: ReadonlyMap<string, string>
+  ways?: ReadonlyMap<string, WayId>
   /** Order of removal a person has laid down; covers it does not name follow as planned. */
   order?: readonly CoverId[]
   /** Targets beside the batteries that are needed before the battery is off, by `kind:id`. */

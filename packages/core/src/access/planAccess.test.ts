@@ -1,5 +1,6 @@
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
-import { parseMachine, type AccessWay, type Cover, type Machine } from '../dossiers/index.ts'
+import { parseMachine, type AccessWay, type Cover, type Machine, type CoverId, type WayId } from '../dossiers/index.ts'
 import { shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
 import { accessGaps } from './accessGaps.ts'
 import { orderByTrying, removalByTrying } from './bruteAccessCase.ts'
@@ -115,7 +116,7 @@ describe('the easier way differs per machine', () => {
 
   test('a way fixed by a person is taken, even where it costs more', () => {
     const machine = shippedMachine('hallam-voss-longhaul-69')
-    const ways = new Map([['connector:rail', 'zone-right-head-above']])
+    const ways = new Map([['connector:rail', ref<WayId>('zone-right-head-above')]])
     const plan = planAccess(machine, at(machine, 'rail'), { ways })
     expect(plan.removals.map((removal) => removal.cover.id).sort()).toEqual(['cover', 'degas', 'intake-pipe'])
   })
@@ -136,14 +137,14 @@ describe('an order laid down by hand', () => {
   const targets = at(machine, 'injector-1', 'battery-negative')
 
   test('that keeps what waits for what breaks nothing', () => {
-    const order = ['shroud-left', 'battery-lid', 'seat', 'shroud-right', 'tank', 'airbox']
+    const order = ['shroud-left', 'battery-lid', 'seat', 'shroud-right', 'tank', 'airbox'].map(ref<CoverId>)
     const plan = planAccess(machine, targets, { order })
     expect(plan.removals.map((removal) => removal.cover.id)).toEqual(order)
     expect(plan.breaks).toEqual([])
   })
 
   test('that does not is kept, and says what it breaks', () => {
-    const plan = planAccess(machine, targets, { order: ['airbox', 'tank'] })
+    const plan = planAccess(machine, targets, { order: [ref('airbox'), ref('tank')] })
     expect(plan.removals[0].cover.id).toBe('airbox')
     expect(plan.breaks.map((item) => item.says)).toContain('Airbox cannot come off before tank.')
     expect(plan.breaks.map((item) => item.says)).toContain(
@@ -156,9 +157,9 @@ describe('what cannot be', () => {
   const gorse = shippedMachine('pellick-gorse-430')
   const change = (more: Partial<Machine>) => parseMachine({ ...gorse, variants: [], passages: [], ...more })
   const cover = (id: string, after: string[]): Cover => ({
-    id,
+    id: ref(id),
     name: id,
-    after,
+    after: after.map(ref<CoverId>),
     off: { best: 1, likely: 1, worst: 1 },
     on: { best: 1, likely: 1, worst: 1 },
     fasteners: [],
@@ -184,7 +185,7 @@ describe('what cannot be', () => {
   })
 
   test('a way through a cover that is not there', () => {
-    const way: AccessWay = { ...(gorse.ways ?? [])[0], needs: ['wing'] }
+    const way: AccessWay = { ...(gorse.ways ?? [])[0], needs: [ref('wing')] }
     expect(change({ ways: [way] })).toMatchObject({
       problems: [{ code: 'unknown-cover', path: 'ways.0.needs.0' }],
     })

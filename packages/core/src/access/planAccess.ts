@@ -1,4 +1,4 @@
-import { inSentence, type AccessWay, type Cover, type CoverId, type Machine } from '../dossiers/index.ts'
+import { inSentence, type Cover, type CoverId, type Machine } from '../dossiers/index.ts'
 import { failure, success, type Outcome, type Problem } from '../shared/index.ts'
 import { scheduleTasks, simulateMinutes, type MinutesSpread, type Task } from '../scheduling/index.ts'
 import {
@@ -47,9 +47,7 @@ export function planAccess(
     compiled.place.has(id),
   )
   // Covers wanted for themselves are the one way to themselves.
-  const forced = wanted.map((id) => [
-    { id: `cover-${id}`, to: { zone: id }, from: 'front', needs: [id], minutes: noMinutes } satisfies AccessWay,
-  ])
+  const forced = wanted.map((id) => [{ id: `cover-${id}`, needs: [id], minutes: noMinutes }])
   const problem = removalProblem(compiled, [...ways, ...forced])
   const least = minimumRemoval(problem, { enough: options.enough })
   const candidates = least.choices.map((choice) => ({

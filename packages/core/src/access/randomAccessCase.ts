@@ -1,5 +1,6 @@
-import { seededRandom } from '../shared/index.ts'
-import type { AccessWay, Cover, Machine, Minutes } from '../dossiers/index.ts'
+import type { Machine, Minutes } from '../dossiers/index.ts'
+import type { AccessWay, Cover } from '../dossiers/shipped/written.ts'
+import { asWritten, seededRandom } from '../shared/index.ts'
 import { shippedMachine } from '../wiring/shippedCase.ts'
 import type { AccessTarget } from './model.ts'
 
@@ -52,7 +53,7 @@ export function randomAccess(
     })),
   )
   return {
-    machine: {
+    machine: asWritten<Machine>({
       ...base,
       id: `random-${seed}`,
       covers,
@@ -64,7 +65,7 @@ export function randomAccess(
       nets: [],
       wires: [],
       variants: [],
-    },
-    targets: connectors.map(({ id, name, zone }) => ({ kind: 'connector', id, name, zone })),
+    }),
+    targets: connectors.map(({ id, name, zone }) => asWritten<AccessTarget>({ kind: 'connector', id, name, zone })),
   }
 }

@@ -1,4 +1,4 @@
-import type { CoverId, Machine, Step } from '../dossiers/index.ts'
+import type { CoverId, Machine, Step, WayId } from '../dossiers/index.ts'
 import type { Decided, Done } from '../journal/index.ts'
 import { findTarget, targetKey } from './compileAccess.ts'
 import type { AccessTarget } from './model.ts'
@@ -17,7 +17,7 @@ export interface AccessDecisions {
   /** Keys of what else is to be reached while the machine is open. */
   also?: Decided<string[]>
   /** Ways fixed by hand, by the key of their target. */
-  ways: Record<string, Decided<string>>
+  ways: Record<string, Decided<WayId>>
 }
 
 /** What has come off, and gone back on. */
@@ -64,11 +64,11 @@ export function alsoTargets(machine: Machine, state?: Chosen): AccessTarget[] {
 }
 
 /** Ways a person has fixed, by target. */
-export function fixedWays(state?: Chosen): Map<string, string> {
+export function fixedWays(state?: Chosen): Map<string, WayId> {
   return new Map(Object.entries(state?.decided.ways ?? {}).map(([target, { value }]) => [target, value]))
 }
 
 /** The way a person has fixed to one target. */
-export function fixedWayTo(state: Chosen, target: Pick<AccessTarget, 'kind' | 'id'>): string | null {
+export function fixedWayTo(state: Chosen, target: Pick<AccessTarget, 'kind' | 'id'>): WayId | null {
   return state.decided.ways[targetKey(target)]?.value ?? null
 }

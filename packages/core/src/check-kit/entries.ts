@@ -1,13 +1,13 @@
 import { z } from 'zod'
-import type { DossierPair, Station } from '../dossiers/index.ts'
-import { defineEntry, doneBy, idField, known } from '../journal/index.ts'
+import { type DossierPair, type Station, refOf } from '../dossiers/index.ts'
+import { defineEntry, doneBy, known } from '../journal/index.ts'
 import { partStates, type CheckKitState } from './state.ts'
 
 const entry = defineEntry<DossierPair, CheckKitState, Station>()
 
 export const partChecked = entry({
   kind: 'part-checked',
-  shape: { part: idField, state: z.enum(partStates), instead: z.string().min(1).max(200).optional() },
+  shape: { part: refOf.part, state: z.enum(partStates), instead: z.string().min(1).max(200).optional() },
   refs: ({ kit }, { part, state }) => [
     ...known(kit.parts, part, 'part', `part of the ${kit.model} kit`),
     ...(state === 'from stock' && kit.parts.some((item) => item.id === part && !item.instead)

@@ -1,4 +1,4 @@
-import { busEnds, type Machine } from '../dossiers/index.ts'
+import { busEnds, type Machine, type KitEndId } from '../dossiers/index.ts'
 import { drawControlUnits } from './controlUnits.ts'
 import { drawDevices } from './deviceParts.ts'
 import {
@@ -134,7 +134,7 @@ function probeNode(fitted: readonly FittedKit[], place: ProbePlace): string {
   return place.half === 'device' ? devicePin(place.connector, place.cavity) : loomPin(place.connector, place.cavity)
 }
 
-function kitOf(fitted: readonly FittedKit[], { kit, kitEnd }: { kit?: string; kitEnd: string }): string {
+function kitOf(fitted: readonly FittedKit[], { kit, kitEnd }: { kit?: string; kitEnd: KitEndId }): string {
   return kit ?? fitted.find((item) => item.kit.ends.some((end) => end.id === kitEnd))?.kit.id ?? ''
 }
 

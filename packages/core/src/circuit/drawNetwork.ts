@@ -1,3 +1,4 @@
+import type { ConnectorId, KitEndId, StudId, SpliceId } from '../dossiers/index.ts'
 import type { Network } from './solveNodal.ts'
 
 /** A network under construction, its nodes known by name. A name met for the first time is a node. */
@@ -71,11 +72,11 @@ export function newDrawing(): Drawing {
 export const loomPin = pinNames('loom')
 export const wireAtPin = pinNames('wire')
 export const devicePin = pinNames('device')
-export const studNode = (stud: string) => `stud ${stud}`
-export const spliceNode = (splice: string) => `splice ${splice}`
-export const leadNode = (kit: string, kitEnd: string) => `lead ${kit} ${kitEnd}`
+export const studNode = (stud: StudId) => `stud ${stud}`
+export const spliceNode = (splice: SpliceId) => `splice ${splice}`
+export const leadNode = (kit: string, kitEnd: KitEndId) => `lead ${kit} ${kitEnd}`
 /** Labels of what flows: through a lead into its kit, into what a module drives and is, out of where a circuit begins. */
-export const leadFlow = (kit: string, kitEnd: string) => `lead ${kit} ${kitEnd}`
+export const leadFlow = (kit: string, kitEnd: KitEndId) => `lead ${kit} ${kitEnd}`
 export const moduleFlow = (kit: string) => `module ${kit}`
 export const sourceFlow = 'source'
 export const moduleNode = (kit: string, what: string) => `module ${kit} ${what}`
@@ -83,7 +84,7 @@ export const moduleNode = (kit: string, what: string) => `module ${kit} ${what}`
 export const ground = 'ground'
 
 /** Names of pins, each made once: a name that is met again is found by what it is, not spelt anew. */
-function pinNames(what: string): (connector: string, cavity: number) => string {
+function pinNames(what: string): (connector: ConnectorId, cavity: number) => string {
   const known = new Map<string, string[]>()
   return (connector, cavity) => {
     const names = known.get(connector) ?? []

@@ -6,6 +6,7 @@ import {
   type Machine,
   type MeterState,
   type Wire,
+  type NetId,
 } from '../dossiers/index.ts'
 import { type Connection, plannedConnections, proposeMatches } from '../wiring/index.ts'
 import { fittings, shippedMachines } from '../wiring/shippedCase.ts'
@@ -147,7 +148,7 @@ function sensorRows(machine: Machine): FaultRow[] {
 function supplyRows(machine: Machine): FaultRow[] {
   const { placesOfNet, wiresOf } = machineIndex(machine)
   const switched = machine.nets.filter(({ signal, role }) => signal === 'supply-switched' && role === 'supply')
-  const places = (id: string) => placesOfNet.get(id) ?? []
+  const places = (id: NetId) => placesOfNet.get(id) ?? []
   const [supply] = [...switched].sort((a, b) => places(b.id).length - places(a.id).length)
   if (!supply) return []
   const pin = ({ connector, cavity }: CavityPlace): ProbePlace => ({ connector, cavity })
@@ -224,8 +225,8 @@ function pairRows(machine: Machine, kit: Kit, planned: readonly Connection[], fi
     // At the control unit's own plug a kit stands in its place: what hangs on it is still there.
     if (connectors.get(plug)?.ecu) continue
     const signal = (wiresOf.get(plug) ?? []).find(({ wire }) => dividers.includes(nets.get(wire.net)?.role ?? 'supply'))
-    const unit = placesOfNet.get(signal?.wire.net ?? '')?.find((place) => connectors.get(place.connector)?.ecu)
-    if (!signal || !unit) continue
+    const unit = signal && placesOfNet.get(signal.wire.net)?.find((place) => connectors.get(place.connector)?.ecu)
+    if (!unit) continue
     const red: ProbePlace = { connector: unit.connector, cavity: unit.cavity }
     const others = planned.filter((item) => item.kitEnd !== end.id)
     const bare = buildCircuit(machine, [], { state: 'key on' }).reading(red, metal)
@@ -257,7 +258,7 @@ function cutRows(machine: Machine, kit: Kit, planned: readonly Connection[], fit
   const { connector, cavity } = made.to
   const { wiresOf, placesOfNet, connectors } = machineIndex(machine)
   const net = wiresOf.get(connector)?.find((wire) => wire.cavity === cavity)?.wire.net
-  const unit = placesOfNet.get(net ?? '')?.find((place) => connectors.get(place.connector)?.ecu)
+  const unit = net && placesOfNet.get(net)?.find((place) => connectors.get(place.connector)?.ecu)
   if (!unit) return []
   const swapped = planned.map((item): Connection => {
     if (!pair.includes(item.kitEnd) || !('cavity' in item.to)) return item

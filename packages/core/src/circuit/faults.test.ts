@@ -1,5 +1,6 @@
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
-import { machineIndex, type Kit, type Machine, type Wire } from '../dossiers/index.ts'
+import { machineIndex, type Kit, type Machine, type Wire, type CavityPlace } from '../dossiers/index.ts'
 import { plannedConnections, proposeMatches, type Connection } from '../wiring/index.ts'
 import { fittings, shippedKit, shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
 import { buildCircuit } from './buildCircuit.ts'
@@ -25,7 +26,7 @@ function volts(
   const shown = buildCircuit(machine, fitted, { state, faults }).reading(red, negative(machine))
   return shown.kind === 'volts' ? shown.volts : Number.NaN
 }
-const device = (pin: { connector: string; cavity: number }): ProbePlace => ({ ...pin, half: 'device' })
+const device = (pin: CavityPlace): ProbePlace => ({ ...pin, half: 'device' })
 
 describe.each(withSensor)('a sensor on a reference, $name', ({ sensor }) => {
   const { pin, share, tracks } = sensor
@@ -138,7 +139,7 @@ describe('a loom joined otherwise than planned', () => {
   const planned = (machine: Machine, kit: Kit) => plannedConnections(machine, kit, proposeMatches(machine, kit))
   const ute = shippedMachine('hallam-voss-shieling-21')
   const d3 = shippedKit('thistle-d3')
-  const rail = { connector: 'rail', cavity: 2 }
+  const rail: CavityPlace = { connector: ref('rail'), cavity: 2 }
 
   test('one side of a pair open: the factory plug hears nothing while the sensor itself is right', () => {
     const all = planned(ute, d3)
@@ -146,7 +147,9 @@ describe('a loom joined otherwise than planned', () => {
       all.flatMap((made): Connection[] => {
         if (made.kitEnd !== 'rail') return [made]
         if (!('connector' in made.to) || 'cavity' in made.to) return []
-        return made.to.side === undefined || made.to.side === side ? [{ ...made, to: { connector: 'rail', side } }] : []
+        return made.to.side === undefined || made.to.side === side
+          ? [{ ...made, to: { connector: ref('rail'), side } }]
+          : []
       })
     const read = (connections: Connection[]) => volts({ machine: ute }, rail, [], 'key on', [{ kit: d3, connections }])
     expect(read(all)).toBeCloseTo(0.525, 1)
@@ -157,7 +160,7 @@ describe('a loom joined otherwise than planned', () => {
   test('a pair mated to itself with the factory plug back on: all reads right, only the module hears nothing', () => {
     const bypassed = planned(ute, d3).filter((made) => made.kitEnd !== 'rail')
     const read = volts({ machine: ute }, rail, [], 'key on', [
-      { kit: d3, connections: [...bypassed, { kitEnd: 'rail', to: { kitEnd: 'rail' } }] },
+      { kit: d3, connections: [...bypassed, { kitEnd: ref('rail'), to: { kitEnd: ref('rail') } }] },
     ])
     expect(read).toBeCloseTo(0.525, 1)
   })
@@ -168,7 +171,7 @@ describe('a loom joined otherwise than planned', () => {
     const right = planned(saloon, a2)
     const { placesOfNet, connectors, nets } = machineIndex(saloon)
     const net = [...nets.values()].find(({ role }) => role === 'airflow')
-    const unit = placesOfNet.get(net?.id ?? '')?.find(({ connector }) => connectors.get(connector)?.ecu)
+    const unit = net && placesOfNet.get(net.id)?.find(({ connector }) => connectors.get(connector)?.ecu)
     if (!unit) throw new Error('no airflow input')
     const pin = { connector: unit.connector, cavity: unit.cavity }
     const read = (connections: Connection[]) =>
@@ -184,7 +187,7 @@ describe('a loom joined otherwise than planned', () => {
   test('power ground of the module open: its ground rises towards its feed', () => {
     const all = planned(ute, d3)
     const lead = (connections: Connection[]) =>
-      volts({ machine: ute }, { kitEnd: 'ground' }, [], 'key on', [{ kit: d3, connections }])
+      volts({ machine: ute }, { kitEnd: ref('ground') }, [], 'key on', [{ kit: d3, connections }])
     expect(Math.abs(lead(all))).toBeLessThan(0.02)
     expect(lead(all.filter((made) => made.kitEnd !== 'ground'))).toBeGreaterThan(6)
   })
@@ -205,6 +208,6 @@ describe('a loom joined otherwise than planned', () => {
 
   test('a probe that is nowhere is said', () => {
     const circuit = buildCircuit(ute, [], { state: 'key on' })
-    expect(() => circuit.reading({ stud: 'moon' }, negative(ute))).toThrow('"stud moon" is not in this circuit')
+    expect(() => circuit.reading({ stud: ref('moon') }, negative(ute))).toThrow('"stud moon" is not in this circuit')
   })
 })

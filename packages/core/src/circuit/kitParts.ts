@@ -6,6 +6,7 @@ import {
   type KitEnd,
   type Machine,
   type RingEnd,
+  type ConnectorId,
 } from '../dossiers/index.ts'
 import { supplyOf } from '../electrical/index.ts'
 import type { Connection } from '../wiring/index.ts'
@@ -118,7 +119,7 @@ function drawLead(drawn: Drawn, module: Module, end: FlyingLead | RingEnd, conne
 function joinedAt(
   machine: Machine,
   end: FlyingLead | RingEnd,
-  { connector, cavity, half }: { connector: string; cavity: number; half?: 'ecu' | 'device' },
+  { connector, cavity, half }: { connector: ConnectorId; cavity: number; half?: 'ecu' | 'device' },
 ): string {
   const cut = end.type === 'flying-lead' ? end.cut : undefined
   if (!cut) return wireAtPin(connector, cavity)
@@ -223,7 +224,7 @@ function feeds(module: Module, signal: string): string | null {
   return signal === 'power-ground' ? module.ground : null
 }
 
-function deviceSide(machine: Machine, connector: string, cavity: number): string {
+function deviceSide(machine: Machine, connector: ConnectorId, cavity: number): string {
   const mates = machineIndex(machine).connectors.get(connector)?.mates
   return mates === undefined ? devicePin(connector, cavity) : loomPin(mates, cavity)
 }

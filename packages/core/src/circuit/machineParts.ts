@@ -48,7 +48,7 @@ const conductorC = 40
 /** A wire between points that are not written down, m. */
 const someLengthM = 0.5
 
-export const cavityName = (connector: string, cavity: number) => `${connector} ${cavity}`
+export const cavityName = (connector: ConnectorId, cavity: number) => `${connector} ${cavity}`
 
 /** Pins of a plug's device, in order of their cavities. */
 export function pinsOf(machine: Machine, connector: Connector): readonly Pin[] {

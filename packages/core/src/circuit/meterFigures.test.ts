@@ -1,5 +1,6 @@
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
-import { machineIndex, type Machine } from '../dossiers/index.ts'
+import { machineIndex, type Machine, type ConnectorId } from '../dossiers/index.ts'
 import { connectorLookalikes, meterCards, plannedConnections, proposeMatches, type MeterCard } from '../wiring/index.ts'
 import { fittings, shippedKit, shippedMachine } from '../wiring/shippedCase.ts'
 import { buildCircuit } from './buildCircuit.ts'
@@ -82,7 +83,9 @@ describe('in words', () => {
 
   test('joined on one side only, the card says what the meter shows', () => {
     const connections = planned.connections.map((made) =>
-      made.kitEnd === 'rail' ? { ...made, to: { connector: 'rail', side: 'factory' as const } } : made,
+      made.kitEnd === 'rail'
+        ? { ...made, to: { connector: ref<ConnectorId>('rail'), side: 'factory' as const } }
+        : made,
     )
     const [{ built, planned: right }] = meterFigures(ute, [planned], [{ kit: d3, connections }], [rail])
     expect(builtWords(rail, built, right)).toMatch(/^As it is joined now the meter shows -?0\.0\d V\.$/)
@@ -91,7 +94,7 @@ describe('in words', () => {
   })
 
   test('another wire with the same figure is named with what tells it apart', () => {
-    const other: AlikeWire = { connector: 'rail', cavity: 1, net: 'x', volts: 0.52, tell: null }
+    const other: AlikeWire = { connector: ref('rail'), cavity: 1, net: ref('x'), volts: 0.52, tell: null }
     expect(alikeWords(ute, rail, other)).toMatch(/^Cavity 1, .+: 0\.52 V too\. No reading tells them apart/)
     const told = { ...other, tell: { state: 'idling' as const, own: 1.2, other: 0.5 } }
     expect(alikeWords(ute, rail, told)).toMatch(/ Idling yours reads 1\.20 V, that one 0\.50 V\.$/)

@@ -1,4 +1,4 @@
-import type { ConnectorId, Kit, KitEndId, MeterState, NetId, StudId } from '../dossiers/index.ts'
+import type { ConnectorId, Kit, KitEndId, MeterState, NetId, StudId, SpliceId } from '../dossiers/index.ts'
 import type { Connection } from '../wiring/index.ts'
 
 /** A kit with what joins it to the machine, as planned or as built. */
@@ -11,7 +11,7 @@ export interface FittedKit {
 export type ProbePlace =
   | { connector: ConnectorId; cavity: number; half?: 'loom' | 'device' }
   | { stud: StudId }
-  | { splice: string }
+  | { splice: SpliceId }
   /** Engine, frame: what everything is measured against. */
   | { bare: 'metal' }
   /** `kit` where several have an end of that name. */

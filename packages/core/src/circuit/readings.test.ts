@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { machineIndex, type Machine, type MeterReading, type Net } from '../dossiers/index.ts'
+import { machineIndex, type Machine, type MeterReading, type Net, type ConnectorId } from '../dossiers/index.ts'
 import { barredFromMeter, expectedReadings, plannedConnections, proposeMatches } from '../wiring/index.ts'
 import { fittings, shippedMachines } from '../wiring/shippedCase.ts'
 import { buildCircuit, type Circuit } from './buildCircuit.ts'
@@ -11,7 +11,7 @@ const digit = 0.005
 /** Black where the cards put it: the nearest sensor ground of the plug, the other bus wire, or battery negative. */
 function blackFor(
   machine: Machine,
-  connector: string,
+  connector: ConnectorId,
   cavity: number,
   net: Net,
   reading: MeterReading,

@@ -1,28 +1,36 @@
 import { z } from 'zod'
-import { meterStates } from '../dossiers/index.ts'
+import { meterStates, refOf } from '../dossiers/index.ts'
 import { connectionSchema } from '../wiring/index.ts'
 
-const id = z.string().min(1).max(64)
 const ohms = z.number().min(0).max(1e9)
 
 export const probePlaceSchema = z.union([
-  z.strictObject({ connector: id, cavity: z.int().positive(), half: z.enum(['loom', 'device']).optional() }),
-  z.strictObject({ stud: id }),
-  z.strictObject({ splice: id }),
+  z.strictObject({
+    connector: refOf.connector,
+    cavity: z.int().positive(),
+    half: z.enum(['loom', 'device']).optional(),
+  }),
+  z.strictObject({ stud: refOf.stud }),
+  z.strictObject({ splice: refOf.splice }),
   z.strictObject({ bare: z.literal('metal') }),
-  z.strictObject({ kitEnd: id, kit: id.optional() }),
-  z.strictObject({ module: id, pin: z.enum(['supply', 'ground']) }),
+  z.strictObject({ kitEnd: refOf.kitEnd, kit: refOf.kit.optional() }),
+  z.strictObject({ module: refOf.kit, pin: z.enum(['supply', 'ground']) }),
 ])
 
 export const circuitFaultSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('wire'), wire: id, ohms: ohms.nullable() }),
-  z.strictObject({ kind: z.literal('contact'), connector: id, cavity: z.int().positive(), ohms: ohms.nullable() }),
-  z.strictObject({ kind: z.literal('supply'), net: id, live: z.boolean() }),
+  z.strictObject({ kind: z.literal('wire'), wire: refOf.wire, ohms: ohms.nullable() }),
+  z.strictObject({
+    kind: z.literal('contact'),
+    connector: refOf.connector,
+    cavity: z.int().positive(),
+    ohms: ohms.nullable(),
+  }),
+  z.strictObject({ kind: z.literal('supply'), net: refOf.net, live: z.boolean() }),
   z.strictObject({ kind: z.literal('touch'), from: probePlaceSchema, to: probePlaceSchema, ohms }),
 ])
 
 /** Connections of several kits say which kit an end is of, where more than one has it. */
-export const kitConnectionSchema = z.strictObject({ ...connectionSchema.shape, kit: id.optional() })
+export const kitConnectionSchema = z.strictObject({ ...connectionSchema.shape, kit: refOf.kit.optional() })
 
 /** What is asked of a circuit beside machine and kits. */
 export const readingAskedSchema = z.strictObject({

@@ -7,17 +7,18 @@ import {
   type SignalKind,
   type SignalRole,
   type Wire,
+  type ConnectorId,
 } from '../dossiers/index.ts'
 import { outputShare } from './deviceFigures.ts'
 
 /** A sensor of a machine that lives on a 5 V reference, with its wires. */
 export interface Sensor {
   machine: Machine
-  connector: string
+  connector: ConnectorId
   reference: Wire
   signal: Wire
   ground: Wire
-  pin: (what: 'reference' | 'signal' | 'ground') => { connector: string; cavity: number }
+  pin: (what: 'reference' | 'signal' | 'ground') => { connector: ConnectorId; cavity: number }
   /** How many tracks hang on the one ground. */
   tracks: number
   /** How many of them divide the reference; a thermistor in the same plug does not. */

@@ -1,4 +1,12 @@
-import { asHeading, inSentence, machineIndex, wireAt, wireName, type Machine } from '../dossiers/index.ts'
+import {
+  asHeading,
+  inSentence,
+  machineIndex,
+  wireAt,
+  wireName,
+  type Machine,
+  type ConnectorId,
+} from '../dossiers/index.ts'
 import type { MeterCard } from '../wiring/index.ts'
 import type { AlikeWire } from './meterFigures.ts'
 
@@ -7,7 +15,7 @@ const shown = (volts: number) => `${volts.toFixed(2)} V`
 /** Which other wire would read the same, and how the two are told apart. */
 export function alikeWords(machine: Machine, card: MeterCard, alike: AlikeWire): string {
   const { connectors, nets } = machineIndex(machine)
-  const colourAt = (connector: string, cavity: number) => {
+  const colourAt = (connector: ConnectorId, cavity: number) => {
     const wire = wireAt(machine, connector, cavity)
     return wire ? wireName(wire.colour) : ''
   }

@@ -1,3 +1,4 @@
+import type { CoverId } from './ids.ts'
 import type { Problem } from '../shared/index.ts'
 import type { AccessWay, Cover } from './accessModel.ts'
 import type { Machine } from './model.ts'
@@ -55,11 +56,11 @@ function targetOf(machine: Machine, { to }: AccessWay): [readonly { id: string }
 }
 
 /** Covers that wait for each other, first again at the end; null when there are none. */
-export function coverCycle(covers: readonly Cover[]): string[] | null {
+export function coverCycle(covers: readonly Cover[]): CoverId[] | null {
   const byId = new Map(covers.map((cover) => [cover.id, cover]))
-  const done = new Set<string>()
-  const trail: string[] = []
-  const walk = (id: string): string[] | null => {
+  const done = new Set<CoverId>()
+  const trail: CoverId[] = []
+  const walk = (id: CoverId): CoverId[] | null => {
     const at = trail.indexOf(id)
     if (at >= 0) return [...trail.slice(at), id]
     if (done.has(id)) return null

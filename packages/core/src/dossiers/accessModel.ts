@@ -1,7 +1,4 @@
-import type { Flavour } from '../shared/index.ts'
-
-export type CoverId = Flavour<'cover'>
-export type PlaceId = Flavour<'place'>
+import type { ConnectorId, CoverId, PlaceId, StudId, WayId, ZoneId } from './ids.ts'
 
 export const driveKinds = ['hex socket', 'hex head', 'six-lobe', 'cross', 'slot'] as const
 export type DriveKind = (typeof driveKinds)[number]
@@ -111,7 +108,7 @@ export type PlaceUse = (typeof placeUses)[number]
 export interface MountPlace extends PlaceFigures {
   id: PlaceId
   name: string
-  zone: string
+  zone: ZoneId
   place: string
   /** What it is for; missing: the module. */
   use?: PlaceUse
@@ -120,14 +117,18 @@ export interface MountPlace extends PlaceFigures {
 export const wayFroms = ['above', 'below', 'left', 'right', 'front', 'rear', 'inside'] as const
 export type WayFrom = (typeof wayFroms)[number]
 
-export type WayTarget = { zone: string } | { connector: string } | { stud: string } | { place: string }
+export type WayTarget = { zone: ZoneId } | { connector: ConnectorId } | { stud: StudId } | { place: PlaceId }
+
+/** A plug, a stud or a mount place by its id. */
+export type ThingId =
+  { kind: 'connector'; id: ConnectorId } | { kind: 'stud'; id: StudId } | { kind: 'place'; id: PlaceId }
 
 /**
  * One way to reach something. A way to a zone holds for everything in it that has no way of its own.
  * Its minutes are those of the work at one plug, stud or place by this way, there and back.
  */
 export interface AccessWay {
-  id: string
+  id: WayId
   to: WayTarget
   from: WayFrom
   needs: CoverId[]

@@ -15,7 +15,7 @@ import {
   type MountPlace,
   type Wait,
 } from './accessModel.ts'
-import { id, positive, words } from './partSchemas.ts'
+import { ids, positive, words } from './partSchemas.ts'
 import { placeFigures } from './placeFigures.ts'
 
 const minute = z.number().min(0).max(6000)
@@ -54,10 +54,10 @@ const fastener = z
   .pipe(fastenerShape)
 
 export const cover = z.strictObject({
-  id,
+  id: ids.cover,
   name: words,
   box: box.optional(),
-  after: z.array(id).max(80),
+  after: z.array(ids.cover).max(80),
   off: minutes,
   on: minutes,
   fasteners: z.array(fastener).max(40),
@@ -73,23 +73,27 @@ export const cover = z.strictObject({
 } satisfies ShapeOf<Cover>)
 
 export const place = z.strictObject({
-  id,
+  id: ids.place,
   name: words,
-  zone: id,
+  zone: ids.zone,
   place: words,
   use: z.enum(placeUses).optional(),
   ...placeFigures,
 } satisfies ShapeOf<MountPlace>)
 
-const thing = [z.strictObject({ connector: id }), z.strictObject({ stud: id }), z.strictObject({ place: id })] as const
+const thing = [
+  z.strictObject({ connector: ids.connector }),
+  z.strictObject({ stud: ids.stud }),
+  z.strictObject({ place: ids.place }),
+] as const
 /** What a hand gets at. */
 export const reachTarget = z.union(thing)
 
 export const way = z.strictObject({
-  id,
-  to: z.union([z.strictObject({ zone: id }), ...thing]),
+  id: ids.way,
+  to: z.union([z.strictObject({ zone: ids.zone }), ...thing]),
   from: z.enum(wayFroms),
-  needs: z.array(id).max(80),
+  needs: z.array(ids.cover).max(80),
   minutes,
   helper: z.boolean().optional(),
   note: words.optional(),

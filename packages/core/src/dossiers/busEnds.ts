@@ -1,5 +1,5 @@
+import type { ConnectorId } from './ids.ts'
 import { machineIndex, type LoomParts } from './machineIndex.ts'
-import type { ConnectorId } from './model.ts'
 import { deviceRole } from './roles.ts'
 import type { SignalKind } from './signals.ts'
 

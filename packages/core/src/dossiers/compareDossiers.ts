@@ -1,3 +1,4 @@
+import type { ConnectorId } from './ids.ts'
 import { sameValue } from '../shared/index.ts'
 import { wireName } from './colours.ts'
 import type { Kit } from './kitModel.ts'
@@ -147,7 +148,10 @@ function sourceWords(machine: Machine, { source }: Net): string {
   return cavityWords(machine, source)
 }
 
-function cavityWords({ connectors }: Machine, { connector, cavity }: { connector: string; cavity: number }): string {
+function cavityWords(
+  { connectors }: Machine,
+  { connector, cavity }: { connector: ConnectorId; cavity: number },
+): string {
   return `${connectors.find(({ id }) => id === connector)?.name ?? connector}, cavity ${cavity}`
 }
 

@@ -1,3 +1,4 @@
+import type { VariantId } from './ids.ts'
 import type { Kit } from './kitModel.ts'
 import type { Machine } from './model.ts'
 
@@ -8,5 +9,5 @@ export interface DossierRef {
   id: string
   version: number
   hash: string
-  variant?: string
+  variant?: VariantId
 }

@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
 import { shippedMachine } from '../wiring/shippedCase.ts'
 import { coverRow, emptyCoverRow, withCover, withoutCover, type CoverRow } from './editAccess.ts'
@@ -6,7 +7,7 @@ import type { Machine } from './model.ts'
 import { parseMachine } from './parseDossier.ts'
 
 function machine(): Machine {
-  let made = blankMachine('hut-bike', 'Hut', 'Bike')
+  let made = blankMachine(ref('hut-bike'), 'Hut', 'Bike')
   for (const name of ['Injector plug', 'Coil plug', 'Crank plug'])
     made = {
       ...made,

@@ -1,4 +1,5 @@
-import { failure, success, type Outcome, type Problem } from '../shared/index.ts'
+import type { CoverId, WayId } from './ids.ts'
+import { failure, success, type Outcome, type Problem, asId } from '../shared/index.ts'
 import { coverCycle } from './accessContradictions.ts'
 import type { AccessWay, Cover, WayFrom, WayTarget } from './accessModel.ts'
 import { idFrom } from './editMachine.ts'
@@ -120,7 +121,7 @@ export function withoutCover(machine: Machine, id: string): Machine {
 }
 
 /** From this side exactly these are behind the cover; other sides stay as they are. */
-function waysBehind(machine: Machine, cover: string, from: WayFrom, behind: readonly WayTarget[]): AccessWay[] {
+function waysBehind(machine: Machine, cover: CoverId, from: WayFrom, behind: readonly WayTarget[]): AccessWay[] {
   const keyOf = (to: WayTarget) => JSON.stringify(to)
   const wanted = new Set(behind.map(keyOf))
   const kept = (machine.ways ?? []).flatMap((way): AccessWay[] => {
@@ -138,9 +139,9 @@ function waysBehind(machine: Machine, cover: string, from: WayFrom, behind: read
   return [...kept, ...fresh]
 }
 
-function wayId(to: WayTarget, from: WayFrom): string {
+function wayId(to: WayTarget, from: WayFrom): WayId {
   const [[kind, id]] = Object.entries(to)
-  return `${kind === 'connector' ? 'plug' : kind}-${id}-${from}`.slice(0, 64)
+  return asId<WayId>(`${kind === 'connector' ? 'plug' : kind}-${id}-${from}`.slice(0, 64))
 }
 
 function names(text: string): string[] {

@@ -1,3 +1,5 @@
+import type { ConnectorId, MachineId, SpliceId, StudId, WireId } from './ids.ts'
+import { asId, asWritten } from '../shared/index.ts'
 import { wireName } from './colours.ts'
 import { gridCavities, type FaceLayout } from './gridCavities.ts'
 import { machineIndex } from './machineIndex.ts'
@@ -5,22 +7,26 @@ import { comesTo } from './sourceOf.ts'
 import type { Connector, Machine, Net, Wire, WireColour, WirePlace } from './model.ts'
 
 /** An id made of a name: small letters, digits, dashes; made unique among `taken`. */
-export function idFrom(name: string, taken: readonly string[]): string {
-  const base =
+export function idFrom<Id extends string>(name: string, taken: readonly string[]): Id {
+  const base = asId<Id>(
     name
       .toLowerCase()
       .normalize('NFD')
       .replaceAll(/\p{M}/gu, '')
       .replaceAll(/[^a-z0-9]+/g, '-')
       .replaceAll(/^-+|-+$/g, '')
-      .slice(0, 56) || 'x'
+      .slice(0, 56) || 'x',
+  )
   if (!taken.includes(base)) return base
-  for (let n = 2; ; n++) if (!taken.includes(`${base}-${n}`)) return `${base}-${n}`
+  for (let n = 2; ; n++) {
+    const numbered = asId<Id>(`${base}-${n}`)
+    if (!taken.includes(numbered)) return numbered
+  }
 }
 
 /** A machine nobody has described yet: one zone, no plugs. */
-export function blankMachine(id: string, maker: string, model: string): Machine {
-  return {
+export function blankMachine(id: MachineId, maker: string, model: string): Machine {
+  return asWritten<Machine>({
     kind: 'machine',
     id,
     version: 1,
@@ -59,11 +65,11 @@ export function blankMachine(id: string, maker: string, model: string): Machine 
     },
     cautions: [],
     variants: [],
-  }
+  })
 }
 
 /** A copy under another name, to be varied. */
-export function cloneMachine(machine: Machine, id: string, model: string): Machine {
+export function cloneMachine(machine: Machine, id: MachineId, model: string): Machine {
   return {
     ...structuredClone(machine),
     id,
@@ -117,7 +123,7 @@ export interface CavityEntry {
  * circuit, joined in a splice; a name not known yet is a new circuit whose kind is still unknown. A cavity without a
  * colour is empty.
  */
-export function withPinout(machine: Machine, connector: string, entries: readonly CavityEntry[]): Machine {
+export function withPinout(machine: Machine, connector: ConnectorId, entries: readonly CavityEntry[]): Machine {
   const nets = [...machine.nets]
   const places = placesByNet(machine, connector)
   const before = new Map((machineIndex(machine).wiresOf.get(connector) ?? []).map((item) => [item.cavity, item.wire]))
@@ -164,7 +170,7 @@ export function withPinout(machine: Machine, connector: string, entries: readonl
 }
 
 /** The machine without a stud; if it was a battery post, it is none any more. */
-export function withoutStud(machine: Machine, stud: string): Machine {
+export function withoutStud(machine: Machine, stud: StudId): Machine {
   return withoutStaleSources({
     ...machine,
     studs: machine.studs.filter((item) => item.id !== stud),
@@ -215,7 +221,7 @@ function sameColour(a: WireColour, b: WireColour): boolean {
 }
 
 interface EditedPlace {
-  place: Exclude<WirePlace, { splice: string }>
+  place: Exclude<WirePlace, { splice: SpliceId }>
   colour: WireColour
   areaMm2: number
 }
@@ -224,7 +230,7 @@ function same(a: string, b: string): boolean {
   return a.trim().toLowerCase() === b.trim().toLowerCase()
 }
 
-function nameOf(machine: Machine, connector: string): string {
+function nameOf(machine: Machine, connector: ConnectorId): string {
   return machine.connectors.find((item) => item.id === connector)?.name ?? connector
 }
 
@@ -252,8 +258,8 @@ function placesByNet(machine: Machine, without: string | null): Map<string, Edit
 /** A lone end is kept as a wire into a splice whose other side is not known yet: a gap, not a loss. */
 function wiresFor(net: Net, places: readonly EditedPlace[]): Wire[] {
   const word = ({ place }: EditedPlace) => ('stud' in place ? place.stud : `${place.connector}-${place.cavity}`)
-  const id = (item: EditedPlace) => `${net.id}-${word(item)}`.slice(0, 64)
-  const splice = `${net.id}-splice`.slice(0, 64)
+  const id = (item: EditedPlace) => asId<WireId>(`${net.id}-${word(item)}`.slice(0, 64))
+  const splice = asId<SpliceId>(`${net.id}-splice`.slice(0, 64))
   const [a, b] = places
   const plainPair =
     b !== undefined &&

@@ -1,3 +1,4 @@
+import type { PointId, SpotId } from './ids.ts'
 import { failure, success, type Outcome, type Problem } from '../shared/index.ts'
 import type { MountPlace, PlaceUse } from './accessModel.ts'
 import { idFrom } from './editMachine.ts'
@@ -43,7 +44,7 @@ const bulkheadWords: Record<Bulkhead['kind'], string> = {
 }
 
 /** Zones and spots by the name they are typed with. */
-export function routePoints(machine: Machine): { id: string; name: string; at?: PointAt; spot: boolean }[] {
+export function routePoints(machine: Machine): { id: PointId; name: string; at?: PointAt; spot: boolean }[] {
   return [
     ...machine.zones.map(({ id, name, at }) => ({ id, name, at, spot: false })),
     ...(machine.spots ?? []).map(({ id, name, at }) => ({ id, name, at, spot: true })),
@@ -89,10 +90,10 @@ export function withPassage(machine: Machine, id: string | null, row: PassageRow
           ? 'Name the point it begins and the one it ends at.'
           : `There is no point "${row[field]}". Add it first.`,
       )
-    return found?.id ?? ''
+    return found?.id
   }
   const [from, to] = [point('from'), point('to')]
-  if (from !== '' && from === to) say('to', 'A passage leads from one point to another.')
+  if (from !== undefined && from === to) say('to', 'A passage leads from one point to another.')
   const number = (field: 'lengthMm' | 'freeMm2', what: string) => {
     const text = row[field].trim().replace(',', '.')
     if (text === '') return undefined
@@ -113,12 +114,13 @@ export function withPassage(machine: Machine, id: string | null, row: PassageRow
     .split(',')
     .map((text) => text.trim())
     .filter((text) => text !== '' && text !== '-')
-    .map((text) => {
+    .flatMap((text) => {
       const cover = machine.covers?.find(({ id, name }) => id === text || name.toLowerCase() === text.toLowerCase())
       if (!cover) say('under', `There is no cover "${text}". Name them as in the list of covers, separated by commas.`)
-      return cover?.id ?? ''
+      return cover ? [cover.id] : []
     })
-  if (problems.length > 0 || !hazards.ok || !bulkhead.ok) return failure(...problems)
+  if (problems.length > 0 || !hazards.ok || !bulkhead.ok || from === undefined || to === undefined)
+    return failure(...problems)
   const passages = machine.passages ?? []
   const known = passages.find((passage) => passage.id === id)
   const passage: Passage = {
@@ -181,7 +183,7 @@ export function withSpot(machine: Machine, name: string, at: PointAt): Outcome<M
   if (points.some((point) => point.name.toLowerCase() === trimmed.toLowerCase()))
     return failure({ code: 'twice', path: 'name', message: `There is a point "${trimmed}" already.` })
   const spot: Spot = {
-    id: idFrom(
+    id: idFrom<SpotId>(
       trimmed,
       points.map((point) => point.id),
     ),
@@ -264,6 +266,7 @@ export function servesText(machine: Machine, spot: Spot): string {
 export interface PlaceRow {
   name: string
   place: string
+  /** Its name, or its id. */
   zone: string
   use: PlaceUse
   /** `130 90 35`, mm */

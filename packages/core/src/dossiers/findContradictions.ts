@@ -1,4 +1,5 @@
-import type { Problem } from '../shared/index.ts'
+import type { KitPlaceId } from './ids.ts'
+import { type Problem, asWritten } from '../shared/index.ts'
 import { accessContradictions } from './accessContradictions.ts'
 import type { Kit } from './kitModel.ts'
 import { orderSteps } from './orderSteps.ts'
@@ -112,10 +113,10 @@ function orderProblems(steps: readonly Step[]): Problem[] {
 }
 
 /** What every machine does between: the battery comes off, and on again before the engine is woken. */
-const anyMachine: Step[] = [
+const anyMachine = asWritten<Step[]>([
   { id: '~off', station: 'make-safe', text: 'Battery off', power: 'off' },
   { id: '~on', station: 'set-up', text: 'Battery on', power: 'on' },
-]
+])
 
 /** The same for a kit document. */
 export function kitContradictions(kit: Kit): Problem[] {
@@ -129,8 +130,8 @@ export function kitContradictions(kit: Kit): Problem[] {
       }),
     )
   const say = (code: string, path: string, message: string) => problems.push({ code, path, message })
-  const endIds = new Set(kit.ends.map((end) => end.id))
-  const sockets = new Set((kit.sockets ?? []).map((socket) => socket.id))
+  const endIds = new Set<KitPlaceId>(kit.ends.map((end) => end.id))
+  const sockets = new Set<KitPlaceId>((kit.sockets ?? []).map((socket) => socket.id))
   ;(kit.sockets ?? []).forEach((socket, i) => {
     if (endIds.has(socket.id))
       say('duplicate-id', `sockets.${i}.id`, `"${socket.id}" is an end already; a socket needs an id of its own.`)

@@ -1,9 +1,10 @@
-import type { ConnectorId, Machine } from './model.ts'
+import type { ConnectorId, StudId } from './ids.ts'
+import type { Machine } from './model.ts'
 import { machineIndex } from './machineIndex.ts'
 
 /** What a half-finished machine document does not say yet. */
 export interface DossierGap {
-  at: { connector?: ConnectorId; cavity?: number; stud?: string }
+  at: { connector?: ConnectorId; cavity?: number; stud?: StudId }
   says: string
   remedy: string
 }

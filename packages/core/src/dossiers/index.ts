@@ -1,3 +1,4 @@
+export * from './ids.ts'
 export * from './model.ts'
 export * from './accessModel.ts'
 export * from './routeModel.ts'
@@ -7,7 +8,7 @@ export { endName, stationNames, stepOf, type DossierPair } from './pair.ts'
 export * from './signals.ts'
 export { orderSteps, walkSteps } from './orderSteps.ts'
 export { zoneAirC } from './zoneAir.ts'
-export { wireColour as wireColourSchema } from './partSchemas.ts'
+export { refOf, wireColour as wireColourSchema } from './partSchemas.ts'
 export { asHeading, colourHex, colourNames, inSentence, wireName, wireShort, type ColourName } from './colours.ts'
 export { composeVariant } from './composeVariant.ts'
 export { parseDossier, parseKit, parseMachine } from './parseDossier.ts'
@@ -18,7 +19,7 @@ export { acrossFlats, fastenerWords, minutesText, readFasteners, readMinutes, to
 export { busEnds } from './busEnds.ts'
 export { deviceRole, handsOn, looksOn, studRole } from './roles.ts'
 export { sourceOf, surfacesOf } from './sourceOf.ts'
-export { netAt, wireAt, wiresOfConnector } from './lookUp.ts'
+export { netAt, netOfStud, wireAt, wiresOfConnector } from './lookUp.ts'
 export {
   cavityKey,
   machineIndex,

@@ -1,5 +1,6 @@
-import type { PlaceId, PlaceUse } from './accessModel.ts'
-import type { Cavity, KitEndId, KitId, MachineId, Shell, Step, StudId, WireColour } from './model.ts'
+import type { KitEndId, KitId, KitPlaceId, MachineId, PartId, PlaceId, SettingId, SocketId, StudId } from './ids.ts'
+import type { PlaceUse } from './accessModel.ts'
+import type { Cavity, Shell, Step, WireColour } from './model.ts'
 import type { SignalSort } from './signals.ts'
 
 export const tapMethods = [
@@ -100,11 +101,11 @@ export interface VentEnd extends EndBase {
 /** An end that goes into a socket or terminal of the kit itself. */
 export interface PlugEnd extends EndBase {
   type: 'plug'
-  into: string
+  into: KitPlaceId
   /** What hangs on this lead and has a place of its own on the machine. Ends with the same one are one cable. */
   far?: Exclude<PlaceUse, 'module'>
   /** Every socket its shape enters, the right one included. */
-  enters: string[]
+  enters: KitPlaceId[]
   colour?: WireColour
   /** How the right socket is known. */
   telling: string
@@ -114,7 +115,7 @@ export type KitEnd = InlinePair | FlyingLead | RingEnd | PortEnd | VentEnd | Plu
 
 /** A socket or screw terminal on the module, the dial or the block. */
 export interface Socket {
-  id: string
+  id: SocketId
   name: string
   style: 'socket' | 'screw terminal'
   colour?: WireColour
@@ -129,7 +130,7 @@ export interface NamingRule {
 }
 
 export interface KitPart {
-  id: string
+  id: PartId
   name: string
   count: number
   /** A missing one stops the job, or only slows it. */
@@ -141,7 +142,7 @@ export interface KitPart {
 }
 
 export interface KitSetting {
-  id: string
+  id: SettingId
   name: string
   unit: string
   choices?: string[]

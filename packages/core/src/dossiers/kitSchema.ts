@@ -11,7 +11,7 @@ import {
   type PairLine,
   type Socket,
 } from './kitModel.ts'
-import { areaMm2, axis, cavities, gender, id, positive, shell, sort, wireColour, words } from './partSchemas.ts'
+import { areaMm2, axis, cavities, gender, id, ids, positive, shell, sort, wireColour, words } from './partSchemas.ts'
 import { step } from './stepSchema.ts'
 
 const wants = z.strictObject(sort)
@@ -25,7 +25,7 @@ const pairLine = z.strictObject({
   areaMm2,
 } satisfies ShapeOf<PairLine>)
 const endBase = {
-  id,
+  id: ids.kitEnd,
   tag: words,
   name: words,
   breakOutM: z.number().min(0).max(10),
@@ -48,11 +48,11 @@ const kitEnd = z.discriminatedUnion('type', [
     colour: wireColour,
     areaMm2,
     wants,
-    sheet: z.array(z.strictObject({ machine: id, colour: wireColour })),
+    sheet: z.array(z.strictObject({ machine: ids.machine, colour: wireColour })),
     currentA: current,
     coldA: current,
     reference: z.boolean().optional(),
-    cut: z.strictObject({ half: z.enum(['ecu', 'device']), partner: id }).optional(),
+    cut: z.strictObject({ half: z.enum(['ecu', 'device']), partner: ids.kitEnd }).optional(),
     nearEcu: z.boolean().optional(),
     intoSpare: z.boolean().optional(),
   }),
@@ -63,7 +63,7 @@ const kitEnd = z.discriminatedUnion('type', [
     areaMm2,
     wants,
     holeMm: positive,
-    sheet: z.array(z.strictObject({ machine: id, stud: id })),
+    sheet: z.array(z.strictObject({ machine: ids.machine, stud: ids.stud })),
     currentA: current,
     coldA: current,
     fuseA: current,
@@ -74,9 +74,9 @@ const kitEnd = z.discriminatedUnion('type', [
   z.strictObject({
     type: z.literal('plug'),
     ...endBase,
-    into: id,
+    into: ids.kitPlace,
     far: z.enum(['dial', 'sensor', 'switch']).optional(),
-    enters: z.array(id).min(1),
+    enters: z.array(ids.kitPlace).min(1),
     colour: wireColour.optional(),
     telling: words,
   }),
@@ -84,14 +84,14 @@ const kitEnd = z.discriminatedUnion('type', [
 
 export const kitSchema = z.strictObject({
   kind: z.literal('kit'),
-  id,
+  id: ids.kit,
   version: z.int().positive(),
   draft: z.boolean().optional(),
   maker: words,
   model: words,
   system: words,
   source: words,
-  fits: z.array(id),
+  fits: z.array(ids.machine),
   module: z.strictObject({
     name: words,
     supplyA: positive,
@@ -108,7 +108,7 @@ export const kitSchema = z.strictObject({
   sockets: z
     .array(
       z.strictObject({
-        id,
+        id: ids.socket,
         name: words,
         style: z.enum(['socket', 'screw terminal']),
         colour: wireColour.optional(),
@@ -122,7 +122,7 @@ export const kitSchema = z.strictObject({
       z.strictObject({
         id,
         kind: z.enum(['colour', 'length', 'interchangeable', 'strict order']),
-        ends: z.array(id).min(1),
+        ends: z.array(ids.kitEnd).min(1),
         says: words,
       } satisfies ShapeOf<NamingRule>),
     )
@@ -138,7 +138,7 @@ export const kitSchema = z.strictObject({
   ),
   parts: z.array(
     z.strictObject({
-      id,
+      id: ids.part,
       name: words,
       count: z.int().positive(),
       missing: z.enum(['stop', 'note']),
@@ -148,7 +148,7 @@ export const kitSchema = z.strictObject({
   ),
   settings: z.array(
     z.strictObject({
-      id,
+      id: ids.setting,
       name: words,
       unit: z.string().max(20),
       choices: z.array(words).optional(),
@@ -173,7 +173,7 @@ export const kitSchema = z.strictObject({
   steps: z.array(step).max(400),
   cautions: z.array(words),
   places: z
-    .array(z.strictObject({ machine: id, place: id }))
+    .array(z.strictObject({ machine: ids.machine, place: ids.place }))
     .max(40)
     .optional(),
   returnToStock: z.array(words),

@@ -1,4 +1,5 @@
-import type { Connector, ConnectorId, Machine, Net, NetId, Stud, StudId, Wire, WirePlace, Zone } from './model.ts'
+import type { ConnectorId, NetId, SpliceId, StudId, WireId, ZoneId } from './ids.ts'
+import type { Connector, Machine, Net, Stud, Wire, WirePlace, Zone } from './model.ts'
 
 /** Where a net comes to the surface: a cavity of a plug. */
 export interface CavityPlace {
@@ -10,9 +11,9 @@ export interface CavityPlace {
 export interface MachineIndex {
   connectors: Map<ConnectorId, Connector>
   nets: Map<NetId, Net>
-  studs: Map<string, Stud>
-  zones: Map<string, Zone>
-  wires: Map<string, Wire>
+  studs: Map<StudId, Stud>
+  zones: Map<ZoneId, Zone>
+  wires: Map<WireId, Wire>
   wireInCavity: Map<string, Wire>
   /** All wires that end at a place, by `placeKey`. */
   wiresAt: Map<string, Wire[]>
@@ -63,7 +64,7 @@ export function placeKey(place: WirePlace): string {
 /** The zone of a plug, stud or cavity; undefined at a splice, which lies anywhere. */
 export function zoneOfPlace(
   machine: Machine,
-  place: { connector: ConnectorId } | { stud: StudId } | { splice: string },
+  place: { connector: ConnectorId } | { stud: StudId } | { splice: SpliceId },
 ): Zone | undefined {
   const { connectors, studs, zones } = machineIndex(machine)
   if ('splice' in place) return undefined

@@ -1,3 +1,5 @@
+import { asWritten } from '../shared/index.ts'
+import { ref } from '../shared/refCase.ts'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import {
@@ -21,7 +23,7 @@ import {
 } from './index.ts'
 import { corvaneMarlow29 } from './shipped/corvaneMarlow29.ts'
 
-const marlow = corvaneMarlow29()
+const marlow = asWritten<Machine>(corvaneMarlow29())
 
 describe('a pasted pinout table', () => {
   test('from a spreadsheet, with headings in another order', () => {
@@ -88,13 +90,13 @@ describe('a pasted pinout table', () => {
 
 describe('a machine made by hand', () => {
   const start = () => {
-    const empty = blankMachine('hut-quad', 'Unknown', 'Hut quad')
+    const empty = blankMachine(ref('hut-quad'), 'Unknown', 'Hut quad')
     const plug = newConnector(empty, { name: 'Crank plug', count: 3, rows: 1, layout: 'grid' })
     return { ...empty, connectors: [plug] }
   }
 
   test('a half-finished one parses as a draft and names its gaps', () => {
-    const machine = withPinout(start(), 'crank-plug', [
+    const machine = withPinout(start(), ref('crank-plug'), [
       { cavity: 1, colour: { base: 'brown' }, signal: 'Sensor ground' },
       { cavity: 2, colour: { base: 'white', stripe: 'orange' }, signal: '' },
     ])
@@ -113,11 +115,11 @@ describe('a machine made by hand', () => {
         connectors: [...machine.connectors, newConnector(machine, { name, count: 3, rows: 1, layout: 'grid' })],
       }
     const brown: CavityEntry = { cavity: 1, colour: { base: 'brown' }, signal: 'Sensor ground' }
-    machine = withPinout(machine, 'crank-plug', [brown])
-    machine = withPinout(machine, 'ecu-plug', [{ ...brown, signal: 'sensor ground' }])
+    machine = withPinout(machine, ref('crank-plug'), [brown])
+    machine = withPinout(machine, ref('ecu-plug'), [{ ...brown, signal: 'sensor ground' }])
     expect(machine.wires).toHaveLength(1)
     expect(machine.nets).toHaveLength(1)
-    machine = withPinout(machine, 'speed-plug', [brown])
+    machine = withPinout(machine, ref('speed-plug'), [brown])
     expect(machine.wires.every((wire) => 'splice' in wire.to)).toBe(true)
     expect(machineGaps(machine).map((gap) => gap.says)).toEqual(['What Sensor ground carries is not known yet.'])
   })
@@ -132,7 +134,7 @@ describe('a machine made by hand', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 1, max: 3 }).chain(entry), { maxLength: 3 }), (entries) => {
         const unique = [...new Map(entries.map((item) => [item.cavity, item])).values()]
-        const machine = withPinout(start(), 'crank-plug', unique)
+        const machine = withPinout(start(), ref('crank-plug'), unique)
         const parsed = parseMachine(machine)
         if (!parsed.ok) throw new Error(parsed.problems[0].message)
         const held = machine.wires.flatMap((wire) =>
@@ -163,14 +165,14 @@ describe('a machine made by hand', () => {
         marlow,
         withPinout(
           marlow,
-          'airflow',
+          ref('airflow'),
           entriesAs(() => undefined),
         ),
       ),
     ).toEqual([])
     const changed = withPinout(
       marlow,
-      'airflow',
+      ref('airflow'),
       entriesAs((cavity) => (cavity === 1 ? { base: 'pink' } : undefined)),
     )
     expect(compareDossiers(marlow, changed).map((item) => item.says)).toEqual([
@@ -179,7 +181,7 @@ describe('a machine made by hand', () => {
   })
 
   test('a clone is a draft of its own and says where it comes from', () => {
-    const copy = cloneMachine(marlow, 'marlow-van', 'Marlow van')
+    const copy = cloneMachine(marlow, ref('marlow-van'), 'Marlow van')
     expect(copy).toMatchObject({ id: 'marlow-van', draft: true, version: 1 })
     expect(copy.source).toBe(`Varied from Corvane Marlow 2.9, version ${marlow.version}.`)
     expect(marlow.draft).toBeUndefined()
@@ -203,7 +205,7 @@ describe('two versions', () => {
   test('plugs added and taken out are named; equal versions differ in nothing', () => {
     const next = structuredClone(marlow)
     const [gone] = next.connectors.splice(0, 1)
-    next.connectors.push({ ...gone, id: 'new-plug', name: 'New plug' })
+    next.connectors.push({ ...gone, id: ref('new-plug'), name: 'New plug' })
     expect(compareDossiers(marlow, next).map((change) => change.says)).toEqual([
       'Plug added: New plug',
       'Plug taken out: Airflow meter plug',
@@ -241,10 +243,10 @@ describe('two versions', () => {
     const bare = withPinout(marlow, fed.source.connector, [])
     expect(bare.nets.find(({ id }) => id === fed.id)?.source).toBeUndefined()
     const post = marlow.studs.find(({ role }) => role === 'battery negative')
-    expect(withoutStud(marlow, post?.id ?? '').batteries).not.toContain(post?.id)
+    expect(withoutStud(marlow, post?.id ?? ref('')).batteries).not.toContain(post?.id)
     const wrong = structuredClone(marlow)
     const net = wrong.nets.find(({ id }) => id === fed.id)
-    if (net) net.source = { stud: 'engine-ground' }
+    if (net) net.source = { stud: ref('engine-ground') }
     const parsed = parseMachine(wrong)
     expect(parsed.ok ? [] : parsed.problems.map(({ code, path }) => [code, path])).toContainEqual([
       'source-elsewhere',
@@ -304,7 +306,7 @@ describe('faces', () => {
 })
 
 test('three injectors under one name are three circuits, each with its own wire; a shared feed stays one', () => {
-  let machine = blankMachine('three', 'Somebody', 'Three')
+  let machine = blankMachine(ref('three'), 'Somebody', 'Three')
   for (const n of [1, 2, 3]) {
     const plug = newConnector(machine, { name: `Injector plug ${n}`, count: 2, rows: 1, layout: 'grid' })
     machine = { ...machine, connectors: [...machine.connectors, plug] }

@@ -1,16 +1,19 @@
-import type { Flavour } from '../shared/index.ts'
-import type { AccessWay, Body, Cover, CoverId, Minutes, MountPlace, Wait, WayTarget } from './accessModel.ts'
+import type {
+  ConnectorId,
+  CoverId,
+  MachineId,
+  NetId,
+  SpliceId,
+  StepId,
+  StudId,
+  VariantId,
+  WireId,
+  ZoneId,
+} from './ids.ts'
+import type { AccessWay, Body, Cover, Minutes, MountPlace, Wait, WayTarget } from './accessModel.ts'
 import type { ColourName } from './colours.ts'
 import type { Passage, PowerFigures, Spot, Steering } from './routeModel.ts'
 import type { MeterReading, SignalRole, SignalSort } from './signals.ts'
-
-export type MachineId = Flavour<'machine'>
-export type KitId = Flavour<'kit'>
-export type ConnectorId = Flavour<'connector'>
-export type NetId = Flavour<'net'>
-export type StudId = Flavour<'stud'>
-export type ZoneId = Flavour<'zone'>
-export type KitEndId = Flavour<'kit-end'>
 
 export interface WireColour {
   base: ColourName
@@ -103,14 +106,14 @@ export interface Net extends SignalSort {
   /** What a meter reads here when all is well, where it differs from general practice. */
   readings?: MeterReading[]
   /** Where it comes from, a stud or cavity of its own; without it, found by what its plugs sit on. */
-  source?: Exclude<WirePlace, { splice: string }>
+  source?: Exclude<WirePlace, { splice: SpliceId }>
 }
 
 /** Where a wire ends. A splice is known by its name alone: all wires that end in it are one. */
-export type WirePlace = { connector: ConnectorId; cavity: number } | { stud: StudId } | { splice: string }
+export type WirePlace = { connector: ConnectorId; cavity: number } | { stud: StudId } | { splice: SpliceId }
 
 export interface Wire {
-  id: string
+  id: WireId
   net: NetId
   from: WirePlace
   to: WirePlace
@@ -170,7 +173,7 @@ export interface StepNeeds {
   /** Covers that are off. */
   covers?: CoverId[]
   /** What a hand must get at: everything in front of it is off. */
-  reach?: Exclude<WayTarget, { zone: string }>[]
+  reach?: Exclude<WayTarget, { zone: ZoneId }>[]
 }
 
 /** What a reading outside its range is: something to know, to mend, a stop, or one that nobody may lift. */
@@ -179,7 +182,7 @@ export type ReadingFault = (typeof readingFaults)[number]
 
 /** One thing to do at a station. */
 export interface Step {
-  id: string
+  id: StepId
   station: Station
   text: string
   why?: string
@@ -202,7 +205,7 @@ export interface Step {
   /** Once it is done, what waits on it may go on only after this time. */
   wait?: Wait
   /** Steps that come before it, where the order of the list is not enough. */
-  after?: string[]
+  after?: StepId[]
   /** What this step settles about the loom once it is done: that it lies as planned, where the module sits, that it is tied. */
   marks?: (typeof stepMarks)[number]
   /** Only where this school was chosen. */
@@ -277,7 +280,7 @@ export const variantLists = [
 ] as const
 export type VariantList = (typeof variantLists)[number]
 export interface Variant {
-  id: string
+  id: VariantId
   name: string
   /** How to tell it from the others on the machine itself. */
   tells: string

@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
 import { composeVariant, parseDossier, parseKit, parseMachine, type Machine } from './index.ts'
 import type { Problem } from '../shared/index.ts'
@@ -32,21 +33,21 @@ describe('contradictions are named with their path', () => {
   }
 
   test('two wires in one cavity', () => {
-    const [problem] = broken((machine) => (machine.wires[6].to = { connector: 'injector', cavity: 2 }))
+    const [problem] = broken((machine) => (machine.wires[6].to = { connector: ref('injector'), cavity: 2 }))
     expect(problem.code).toBe('cavity-taken')
     expect(problem.message).toMatch(/Cavity 2 of "injector" holds "w\d+" already/)
   })
 
   const mistakes: [string, (machine: Machine) => unknown][] = [
-    ['unknown-connector', (machine: Machine) => (machine.wires[6].to = { connector: 'ghost', cavity: 1 })],
-    ['unknown-cavity', (machine: Machine) => (machine.wires[6].to = { connector: 'injector', cavity: 7 })],
-    ['unknown-net', (machine: Machine) => (machine.wires[6].net = 'ghost')],
-    ['unknown-zone', (machine: Machine) => (machine.connectors[0].zone = 'ghost')],
-    ['unknown-stud', (machine: Machine) => (machine.wires[0].from = { stud: 'ghost' })],
+    ['unknown-connector', (machine: Machine) => (machine.wires[6].to = { connector: ref('ghost'), cavity: 1 })],
+    ['unknown-cavity', (machine: Machine) => (machine.wires[6].to = { connector: ref('injector'), cavity: 7 })],
+    ['unknown-net', (machine: Machine) => (machine.wires[6].net = ref('ghost'))],
+    ['unknown-zone', (machine: Machine) => (machine.connectors[0].zone = ref('ghost'))],
+    ['unknown-stud', (machine: Machine) => (machine.wires[0].from = { stud: ref('ghost') })],
     ['duplicate-id', (machine: Machine) => (machine.nets[1].id = machine.nets[0].id)],
     ['duplicate-cavity', (machine: Machine) => (machine.connectors[0].cavities[1].number = 1)],
     ['same-stripe', (machine: Machine) => (machine.wires[6].colour = { base: 'red', stripe: 'red' })],
-    ['splice-alone', (machine: Machine) => (machine.wires[6].from = { splice: 'lonely' })],
+    ['splice-alone', (machine: Machine) => (machine.wires[6].from = { splice: ref('lonely') })],
     ['table-size', (machine: Machine) => machine.target?.afr.pop()],
   ]
   test.each(mistakes)('%s', (code, change) => {

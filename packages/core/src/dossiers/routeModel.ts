@@ -1,8 +1,5 @@
-import type { CoverId, Minutes, WayTarget } from './accessModel.ts'
-import type { Flavour } from '../shared/index.ts'
-
-export type PassageId = Flavour<'passage'>
-export type SpotId = Flavour<'spot'>
+import type { CoverId, PassageId, PointId, SpotId, ZoneId } from './ids.ts'
+import type { Minutes, WayTarget } from './accessModel.ts'
 
 /** A point in the machine's own axes, m: from the front end, from the middle to the right, up from the ground. */
 export interface PointAt {
@@ -20,7 +17,7 @@ export interface Spot {
   name: string
   at: PointAt
   /** Plugs, studs and mount places that are reached from here. */
-  serves: Exclude<WayTarget, { zone: string }>[]
+  serves: Exclude<WayTarget, { zone: ZoneId }>[]
 }
 
 export const hazardKinds = ['hot', 'moving', 'pinch', 'sharp', 'wet', 'vibration', 'barred'] as const
@@ -51,8 +48,8 @@ export interface Passage {
   id: PassageId
   name: string
   /** Zones or spots. */
-  from: string
-  to: string
+  from: PointId
+  to: PointId
   /** Measured along the way, m. Missing: straight from point to point and a sixth more, which is said. */
   lengthM?: number
   hazards: Hazard[]

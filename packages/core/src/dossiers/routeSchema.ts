@@ -1,19 +1,17 @@
 import { z } from 'zod'
 import type { ShapeOf } from '../shared/index.ts'
-import { minutes } from './accessSchema.ts'
-import { id, positive, words } from './partSchemas.ts'
+import { minutes, reachTarget } from './accessSchema.ts'
+import { ids, positive, words } from './partSchemas.ts'
 import type { Bulkhead, Passage, PointAt, PowerFigures, Spot, Steering } from './routeModel.ts'
 
 const metres = z.number().min(-20).max(20)
 const at = z.strictObject({ x: metres, y: metres, z: metres } satisfies ShapeOf<PointAt>)
 
 export const spot = z.strictObject({
-  id,
+  id: ids.spot,
   name: words,
   at,
-  serves: z
-    .array(z.union([z.strictObject({ connector: id }), z.strictObject({ stud: id }), z.strictObject({ place: id })]))
-    .max(60),
+  serves: z.array(reachTarget).max(60),
 } satisfies ShapeOf<Spot>)
 
 const hazard = z.discriminatedUnion('kind', [
@@ -32,10 +30,10 @@ const hazard = z.discriminatedUnion('kind', [
 ])
 
 export const passage = z.strictObject({
-  id,
+  id: ids.passage,
   name: words,
-  from: id,
-  to: id,
+  from: ids.point,
+  to: ids.point,
   lengthM: z
     .number()
     .max(20)
@@ -50,7 +48,7 @@ export const passage = z.strictObject({
     } satisfies ShapeOf<Bulkhead>)
     .optional(),
   steering: z.enum(['left', 'right', 'front']).optional(),
-  under: z.array(id).max(20).optional(),
+  under: z.array(ids.cover).max(20).optional(),
   via: z.array(at).max(20).optional(),
 } satisfies ShapeOf<Passage>)
 

@@ -17,7 +17,20 @@ import {
   type Wire,
   type Zone,
 } from './model.ts'
-import { areaMm2, axis, cavities, colour, gender, id, positive, shell, sort, wireColour, words } from './partSchemas.ts'
+import {
+  areaMm2,
+  axis,
+  cavities,
+  colour,
+  gender,
+  id,
+  ids,
+  positive,
+  shell,
+  sort,
+  wireColour,
+  words,
+} from './partSchemas.ts'
 import { step } from './stepSchema.ts'
 import { meterStates, type MeterReading } from './signals.ts'
 
@@ -27,10 +40,10 @@ const lock = z.strictObject({
   opens: words,
 } satisfies ShapeOf<Lock>)
 const connector = z.strictObject({
-  id,
+  id: ids.connector,
   name: words,
   device: words,
-  zone: id,
+  zone: ids.zone,
   place: words,
   shell,
   gender,
@@ -39,7 +52,7 @@ const connector = z.strictObject({
   ecu: z.boolean().optional(),
   role: z.enum(deviceRoles).optional(),
   endsBus: z.boolean().optional(),
-  mates: id.optional(),
+  mates: ids.connector.optional(),
 } satisfies ShapeOf<Connector>)
 const meterReading = z
   .strictObject({
@@ -50,7 +63,7 @@ const meterReading = z
   } satisfies ShapeOf<MeterReading>)
   .refine((reading) => reading.low <= reading.high, 'the low end of a reading must not be above its high end')
 const net = z.strictObject({
-  id,
+  id: ids.net,
   name: words,
   ...sort,
   spareA: z.number().min(0).optional(),
@@ -58,33 +71,36 @@ const net = z.strictObject({
   highVoltage: z.boolean().optional(),
   readings: z.array(meterReading).max(12).optional(),
   source: z
-    .union([z.strictObject({ connector: id, cavity: z.int().positive() }), z.strictObject({ stud: id })])
+    .union([
+      z.strictObject({ connector: ids.connector, cavity: z.int().positive() }),
+      z.strictObject({ stud: ids.stud }),
+    ])
     .optional(),
 } satisfies ShapeOf<Net>)
 const wirePlace = z.union([
-  z.strictObject({ connector: id, cavity: z.int().positive() }),
-  z.strictObject({ stud: id }),
-  z.strictObject({ splice: id }),
+  z.strictObject({ connector: ids.connector, cavity: z.int().positive() }),
+  z.strictObject({ stud: ids.stud }),
+  z.strictObject({ splice: ids.splice }),
 ])
 const wire = z.strictObject({
-  id,
-  net: id,
+  id: ids.wire,
+  net: ids.net,
   from: wirePlace,
   to: wirePlace,
   colour: wireColour,
   areaMm2,
 } satisfies ShapeOf<Wire>)
 const stud = z.strictObject({
-  id,
+  id: ids.stud,
   name: words,
-  net: id,
-  zone: id,
+  net: ids.net,
+  zone: ids.zone,
   place: words,
   threadMm: positive,
   role: z.enum(studRoles).optional(),
 } satisfies ShapeOf<Stud>)
 const zone = z.strictObject({
-  id,
+  id: ids.zone,
   name: words,
   conditions: z.array(z.enum(['hot', 'wet', 'vibration', 'dry'])),
   at: z.strictObject({ x: z.number(), y: z.number(), z: z.number() }).optional(),
@@ -104,7 +120,7 @@ export const items = {
   passages: z.array(passage).max(600).optional(),
 }
 const variant = z.strictObject({
-  id,
+  id: ids.variant,
   name: words,
   tells: words,
   remove: z.array(z.strictObject({ list: z.enum(variantLists), id })),
@@ -113,7 +129,7 @@ const variant = z.strictObject({
 
 export const machineSchema = z.strictObject({
   kind: z.literal('machine'),
-  id,
+  id: ids.machine,
   version: z.int().positive(),
   draft: z.boolean().optional(),
   maker: words,
@@ -134,7 +150,7 @@ export const machineSchema = z.strictObject({
   body: body.optional(),
   steering: steering.optional(),
   power: power.optional(),
-  batteries: z.array(id).max(4).optional(),
+  batteries: z.array(ids.stud).max(4).optional(),
   target: z.strictObject({ rpm: axis, load: axis, afr: z.array(z.array(z.number().min(6).max(25))) }).optional(),
   filters: z.strictObject({
     coldBelowC: z.number().min(0).max(110),

@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
 import { shippedMachines } from '../wiring/shippedCase.ts'
 import { deviceRole, machineIndex, sourceOf, surfacesOf, type Machine } from './index.ts'
@@ -6,7 +7,7 @@ import { comesTo } from './sourceOf.ts'
 /** Where a circuit comes from, in the words of the machine. */
 function from(machine: Machine, id: string): string {
   const { nets, studs, connectors } = machineIndex(machine)
-  const net = nets.get(id)
+  const net = nets.get(ref(id))
   const source = net && sourceOf(machine, net, surfacesOf(machine, net))
   if (!source || 'splice' in source) return 'nowhere'
   return ('stud' in source ? studs.get(source.stud)?.name : connectors.get(source.connector)?.device) ?? 'nowhere'

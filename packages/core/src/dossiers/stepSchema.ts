@@ -2,18 +2,18 @@ import { z } from 'zod'
 import type { ShapeOf } from '../shared/index.ts'
 import { minutes, reachTarget, wait } from './accessSchema.ts'
 import { readingFaults, stations, stepMarks, type Step, type StepNeeds } from './model.ts'
-import { id, words } from './partSchemas.ts'
+import { id, ids, words } from './partSchemas.ts'
 
 const needs = z.strictObject({
   power: z.enum(['on', 'off']).optional(),
   unstarted: z.boolean().optional(),
   shutOff: z.boolean().optional(),
-  covers: z.array(id).max(40).optional(),
+  covers: z.array(ids.cover).max(40).optional(),
   reach: z.array(reachTarget).max(40).optional(),
 } satisfies ShapeOf<StepNeeds>)
 
 export const step = z.strictObject({
-  id,
+  id: ids.step,
   station: z.enum(stations),
   text: words,
   why: words.optional(),
@@ -35,7 +35,7 @@ export const step = z.strictObject({
   asks: z.strictObject({ words, told: z.boolean().optional(), question: id.optional() }).optional(),
   minutes: minutes.optional(),
   wait: wait.optional(),
-  after: z.array(id).max(40).optional(),
+  after: z.array(ids.step).max(40).optional(),
   marks: z.enum(stepMarks).optional(),
   school: z.strictObject({ choice: id, value: words }).optional(),
 } satisfies ShapeOf<Step>)

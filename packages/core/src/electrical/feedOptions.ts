@@ -7,6 +7,7 @@ import {
   type Kit,
   type Machine,
   type Net,
+  type NetId,
 } from '../dossiers/index.ts'
 import { caseWords, isStop, judgeFeed, relayCoilA, targetWords, type Match } from '../wiring/index.ts'
 import { idleDrain } from './idleDrain.ts'
@@ -41,7 +42,7 @@ export interface FeedOption {
   kind: FeedKind
   name: string
   /** Circuit it hangs on. */
-  net?: string
+  net?: NetId
   /** A place where that circuit is reached, in words. */
   where: string
   verdict: 'advised' | 'possible' | 'refused'
@@ -311,7 +312,7 @@ function fuseChecks(machine: Machine, kit: Kit, matches: readonly Match[], added
   const fuse = fuseOf(kitA, {
     continuousA,
     areaMm2: addedMm2 ?? feed?.areaMm2 ?? relayWireMm2,
-    ambientC: airAtEnd(machine, matches, feed?.id ?? ''),
+    ambientC: airAtEnd(machine, matches, feed?.id),
     bundled: true,
   })
   return [

@@ -1,4 +1,4 @@
-import { inSentence, type Machine } from '../dossiers/index.ts'
+import { inSentence, type Machine, type NetId } from '../dossiers/index.ts'
 
 export const feedTests = ['live', 'dead', 'cranking', 'steady'] as const
 export type FeedTest = (typeof feedTests)[number]
@@ -8,7 +8,7 @@ export interface FeedCard {
   /** `feed.<net>.<test>` */
   id: string
   test: FeedTest
-  net: string
+  net: NetId
   title: string
   do: string
   state: string
@@ -21,7 +21,7 @@ export interface FeedCard {
 }
 
 /** The four tests of a circuit as cards, black lead on battery negative. */
-export function feedCards(machine: Machine, net: { id: string; name: string }): FeedCard[] {
+export function feedCards(machine: Machine, net: { id: NetId; name: string }): FeedCard[] {
   const wait = machine.power?.sleepMinutes
   const card = (test: FeedTest, rest: Omit<FeedCard, 'id' | 'test' | 'net'>): FeedCard => ({
     id: `feed.${net.id}.${test}`,

@@ -1,4 +1,12 @@
-import { inSentence, machineIndex, studRole, type Kit, type Machine, type Stud } from '../dossiers/index.ts'
+import {
+  inSentence,
+  machineIndex,
+  studRole,
+  type Kit,
+  type Machine,
+  type Stud,
+  type StudId,
+} from '../dossiers/index.ts'
 import { targetWords, type Match } from '../wiring/index.ts'
 import { supplyOf } from './supplyOf.ts'
 import { atMost, dropLimitsV, type DropUse, type Verdict } from './verdict.ts'
@@ -15,7 +23,7 @@ export const groundReasons: Record<GroundPractice, string> = {
 }
 
 export interface GroundPlace {
-  stud: string
+  stud: StudId
   name: string
   place: string
   /** The sheet, the plan or the school says so. */

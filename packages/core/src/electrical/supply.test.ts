@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
 import type { Machine } from '../dossiers/index.ts'
 import { proposeMatches } from '../wiring/index.ts'
@@ -90,7 +91,7 @@ describe('the feed', () => {
 })
 
 describe('the four tests', () => {
-  const [live, dead, cranking, steady] = feedCards(gorse, { id: 'lamps', name: 'Lamps' })
+  const [live, dead, cranking, steady] = feedCards(gorse, { id: ref('lamps'), name: 'Lamps' })
   test.each([
     [live, 12.4, true],
     [live, 4, false],

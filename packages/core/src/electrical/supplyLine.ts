@@ -1,4 +1,4 @@
-import { inSentence, type Kit, type Machine } from '../dossiers/index.ts'
+import { inSentence, type Kit, type Machine, type KitEndId } from '../dossiers/index.ts'
 import { currentOf, targetWords, type Match } from '../wiring/index.ts'
 import { ampacityA, chooseFuse, fuseOverLoad, fuseWithinMm, judgeFuse } from './chooseFuse.ts'
 import { airAtEnd, netOfMatch, supplyOf } from './supplyOf.ts'
@@ -51,15 +51,15 @@ export function supplyLine(
   machine: Machine,
   kit: Kit,
   matches: readonly Match[],
-  extensionM: ReadonlyMap<string, number> = new Map(),
+  extensionM: ReadonlyMap<KitEndId, number> = new Map(),
 ): SupplyLine {
   const supply = supplyOf(kit)
   const { feed, ground, continuousA, inrushA } = supply
   const joints: LineJoint[] = []
   const checks: Verdict[] = []
-  const targetOf = (end: { id: string }) => matches.find((match) => match.kitEnd === end.id)?.target ?? null
-  const ambientOf = (end: { id: string }) => airAtEnd(machine, matches, end.id)
-  const wireTo = (end: { id: string; breakOutM: number; branchM: number; areaMm2: number }, amps: number) => {
+  const targetOf = (end: { id: KitEndId }) => matches.find((match) => match.kitEnd === end.id)?.target ?? null
+  const ambientOf = (end: { id: KitEndId }) => airAtEnd(machine, matches, end.id)
+  const wireTo = (end: { id: KitEndId; breakOutM: number; branchM: number; areaMm2: number }, amps: number) => {
     const lengthM = end.breakOutM + end.branchM + (extensionM.get(end.id) ?? 0)
     const conductorC = conductorTemperatureC(amps, end.areaMm2, ambientOf(end), true)
     const resistanceOhm = runResistanceOhm(lengthM, end.areaMm2, Math.min(conductorC, insulationC))

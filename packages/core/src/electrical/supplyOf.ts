@@ -1,13 +1,14 @@
 import {
-  machineIndex,
   zoneOfPlace,
-  wireAt,
   zoneAirC,
   type FlyingLead,
   type Kit,
   type Machine,
   type Net,
   type RingEnd,
+  type KitEndId,
+  netAt,
+  netOfStud,
 } from '../dossiers/index.ts'
 import { currentOf, type Match } from '../wiring/index.ts'
 
@@ -64,18 +65,17 @@ function milliamps(amps: readonly number[]): number {
 export function airAtEnd(
   machine: Machine,
   matches: readonly Pick<Match, 'kitEnd' | 'target'>[],
-  kitEnd: string,
+  kitEnd: KitEndId | undefined,
 ): number {
   const target = matches.find((match) => match.kitEnd === kitEnd)?.target
   return zoneAirC(target && ('connector' in target || 'stud' in target) ? zoneOfPlace(machine, target) : undefined)
 }
 
 /** The circuit an end is joined to by the plan. */
-export function netOfMatch(machine: Machine, matches: readonly Match[], kitEnd: string): Net | undefined {
-  const { nets, studs } = machineIndex(machine)
+export function netOfMatch(machine: Machine, matches: readonly Match[], kitEnd: KitEndId): Net | undefined {
   const target = matches.find((match) => match.kitEnd === kitEnd)?.target
   if (!target) return undefined
-  if ('stud' in target) return nets.get(studs.get(target.stud)?.net ?? '')
+  if ('stud' in target) return netOfStud(machine, target.stud)
   if (!('cavity' in target)) return undefined
-  return nets.get(wireAt(machine, target.connector, target.cavity)?.net ?? '')
+  return netAt(machine, target.connector, target.cavity)
 }

@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { requireTrimBasis } from '../fuel-trim/index.ts'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
@@ -88,7 +89,7 @@ describe('hand-back sheet', () => {
 
   test('prints lifted stops with name and reason', () => {
     const lifted: NewEntry[] = [
-      { id: 'a', kind: 'connected', kitEnd: 'coil', to: { connector: 'coil', side: 'factory' } },
+      { id: 'a', kind: 'connected', kitEnd: ref('coil'), to: { connector: ref('coil'), side: 'factory' } },
       { id: 'b', kind: 'stop-lifted', finding: 'pair-one-side|coil|coil||', reason: 'coil on the bench', by: 'Runa' },
     ]
     const sheet = handbackSheet(dossiers, job, replay(dossiers, lifted))
@@ -120,8 +121,14 @@ describe('hand-back sheet', () => {
 
 test('the sheet says where module and loom lie once they are laid, and nothing before', () => {
   const state = replay(dossiers, [
-    { id: 'm', kind: 'mounted', place: 'rack-plate', trial: false },
-    { id: 'r', kind: 'routed', part: 'coil', passages: ['airbox-spine', 'spine-coil-rail'], replaces: null },
+    { id: 'm', kind: 'mounted', place: ref('rack-plate'), trial: false },
+    {
+      id: 'r',
+      kind: 'routed',
+      part: ref('coil'),
+      passages: [ref('airbox-spine'), ref('spine-coil-rail')],
+      replaces: null,
+    },
   ])
   expect(handbackSheet(dossiers, job, state).lies).toEqual([
     'P1 module: Under the rear rack, flat plate beside the tow plate.',

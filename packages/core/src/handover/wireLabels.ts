@@ -1,10 +1,10 @@
-import { wireAt, inSentence, wireName, type KitEnd } from '../dossiers/index.ts'
+import { wireAt, inSentence, wireName, type KitEnd, type KitEndId } from '../dossiers/index.ts'
 import type { JobDossiers, JobState } from '../jobs/index.ts'
 import { connectionPlan, targetWords, type ConnectionTarget } from '../wiring/index.ts'
 
 /** A label that stays on the machine, so that the next person knows. */
 export interface WireLabel {
-  kitEnd: string
+  kitEnd: KitEndId
   tag: string
   kind: 'branch' | 'tap' | 'cut' | 'ground' | 'feed' | 'spare'
   /** Largest first; three lines at most. */

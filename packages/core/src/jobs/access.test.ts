@@ -1,3 +1,5 @@
+import type { CoverId } from '../dossiers/index.ts'
+import { ref } from '../shared/refCase.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { checkReferences, planAppend, replay } from './jobJournal.ts'
 import { describe, expect, test } from 'vitest'
@@ -100,11 +102,11 @@ describe('where covers stand among the work', () => {
   })
 
   test('a cover taken off though nobody planned it is on the list of what goes back', () => {
-    expect(names(gorseJob, 'close-up', { kind: 'cover-off', cover: 'side-left' })).toContain('on.side-left')
+    expect(names(gorseJob, 'close-up', { kind: 'cover-off', cover: ref('side-left') })).toContain('on.side-left')
   })
 
   test('earlier work is taken off at open-up, reached and timed', () => {
-    const found: EntryBody = { kind: 'found', what: 'bypass', text: 'old loom', about: { connector: 'oxygen' } }
+    const found: EntryBody = { kind: 'found', what: 'bypass', text: 'old loom', about: { connector: ref('oxygen') } }
     const state = stateOf(gorseJob, found)
     expect(jobTargets(gorseJob, state).map((target) => target.id)).toContain('oxygen')
     const [item] = stationWork(gorseJob, state, 'open-up').filter((work) => work.kind === 'own')
@@ -119,8 +121,8 @@ describe('where covers stand among the work', () => {
 
   test('the kit’s baseline stands before the engine is off', () => {
     const steps = stepsOf(gorseJob, 'make-safe').map((step) => step.id)
-    expect(steps.indexOf('baseline')).toBeLessThan(steps.indexOf('cool'))
-    expect(steps.indexOf('feeds')).toBeLessThan(steps.indexOf('battery-off'))
+    expect(steps.indexOf(ref('baseline'))).toBeLessThan(steps.indexOf(ref('cool')))
+    expect(steps.indexOf(ref('feeds'))).toBeLessThan(steps.indexOf(ref('battery-off')))
     expect(steps).not.toContain('pressure')
   })
 })
@@ -140,7 +142,7 @@ describe('schools', () => {
     const out: EntryBody = { kind: 'battery-practice-chosen', value: 'battery out', replaces: null }
     expect(names(gorseJob, 'make-safe', out)).toContain('step.battery-out')
     expect(names(gorseJob, 'make-safe', out)).not.toContain('step.battery-off')
-    expect(stateOf(gorseJob, out, { kind: 'step-done', step: 'battery-out' }).power).toBe('off')
+    expect(stateOf(gorseJob, out, { kind: 'step-done', step: ref('battery-out') }).power).toBe('off')
   })
 
   test('the module goes to the best place by the comparison, whatever the sheet says first, and a person may say otherwise', () => {
@@ -153,7 +155,7 @@ describe('schools', () => {
       expect(mountPlaceOf(dossiers)?.id).toBe(routes?.ok && routes.value.places[0].place.id)
       expect(mountPlaceWhy(dossiers, fresh)).toMatch(/^(Best of|The only)/)
     }
-    const state = stateOf(gorseJob, { kind: 'mount-place-chosen', value: 'seat-box', replaces: null })
+    const state = stateOf(gorseJob, { kind: 'mount-place-chosen', value: ref('seat-box'), replaces: null })
     expect(mountPlaceOf(gorseJob, state)?.id).toBe('seat-box')
     const text = (chosen?: JobState) =>
       stepsOf(gorseJob, 'lay-loom', chosen).find((step) => step.id === 'trial-mount')?.text
@@ -187,30 +189,32 @@ describe('what else, live', () => {
 })
 
 describe('the tray', () => {
-  const seatOff: EntryBody = { kind: 'cover-off', cover: 'seat' }
+  const seatOff: EntryBody = { kind: 'cover-off', cover: ref('seat') }
 
   test('holds what is off, last off first, until it is back', () => {
-    const state = stateOf(gorseJob, seatOff, { kind: 'cover-off', cover: 'tank-cover' })
+    const state = stateOf(gorseJob, seatOff, { kind: 'cover-off', cover: ref('tank-cover') })
     expect(trayOf(gorseJob, state).map((item) => item.cover.id)).toEqual(['tank-cover', 'seat'])
-    expect(trayOf(gorseJob, stateOf(gorseJob, seatOff, { kind: 'cover-on', cover: 'seat' }))).toEqual([])
+    expect(trayOf(gorseJob, stateOf(gorseJob, seatOff, { kind: 'cover-on', cover: ref('seat') }))).toEqual([])
   })
 
   test('a second tick changes nothing; off again after on is in the tray again', () => {
     expect(trayOf(gorseJob, stateOf(gorseJob, seatOff, seatOff))).toHaveLength(1)
-    expect(trayOf(gorseJob, stateOf(gorseJob, seatOff, { kind: 'cover-on', cover: 'seat' }, seatOff))).toHaveLength(1)
+    expect(
+      trayOf(gorseJob, stateOf(gorseJob, seatOff, { kind: 'cover-on', cover: ref('seat') }, seatOff)),
+    ).toHaveLength(1)
   })
 
   test('what never came off cannot go on; what is back cannot be left off', () => {
-    expect(stateOf(gorseJob, { kind: 'cover-on', cover: 'seat' }).held).toMatchObject([
+    expect(stateOf(gorseJob, { kind: 'cover-on', cover: ref('seat') }).held).toMatchObject([
       { why: 'It was never written down as taken off.' },
     ])
-    const left: EntryBody = { kind: 'left-off', cover: 'seat', reason: 'torn' }
+    const left: EntryBody = { kind: 'left-off', cover: ref('seat'), reason: 'torn' }
     expect(stateOf(gorseJob, left).held).toHaveLength(1)
     expect(trayBars(gorseJob, stateOf(gorseJob, seatOff, left), 'close-up')).toBeNull()
   })
 
   test('bars waking while the tank is off, and closing while anything is', () => {
-    const tankOff = stateOf(kittiwake, seatOff, { kind: 'cover-off', cover: 'tank' })
+    const tankOff = stateOf(kittiwake, seatOff, { kind: 'cover-off', cover: ref('tank') })
     expect(trayBars(kittiwake, tankOff, 'wake')).toContain('The engine must not run without it: tank is still off.')
     expect(trayBars(kittiwake, stateOf(kittiwake, seatOff), 'wake')).toBeNull()
     expect(trayBars(kittiwake, stateOf(kittiwake, seatOff), 'close-up')).toContain("Still in the tray: rider's seat.")
@@ -222,7 +226,7 @@ describe('the tray', () => {
 
   test('an undone cover-off with the cover on again is held, not lost', () => {
     const off = entryOf(seatOff)
-    const entries = [off, entryOf({ kind: 'cover-on', cover: 'seat' }), entryOf({ kind: 'undo', undoes: off.id })]
+    const entries = [off, entryOf({ kind: 'cover-on', cover: ref('seat') }), entryOf({ kind: 'undo', undoes: off.id })]
     expect(replay(gorseJob, entries).held).toHaveLength(1)
   })
 })
@@ -232,7 +236,7 @@ describe('waits', () => {
 
   test('start with the step that sets them off, and with a hand', () => {
     const entries: NewEntry[] = [
-      { id: 'a', at: at(0), kind: 'step-done', step: 'cool' },
+      { id: 'a', at: at(0), kind: 'step-done', step: ref('cool') },
       { id: 'b', at: at(5), kind: 'timer-started', what: 'sealant', minutes: 10 },
       { id: 'c', at: at(6), kind: 'timer-started', what: 'nothing', minutes: 10 },
       { id: 'd', at: at(7), kind: 'timer-stopped', timer: 'c' },
@@ -277,10 +281,10 @@ describe('times', () => {
     const entries = journal(
       [0, 'Runa', { kind: 'note', text: 'begun' }],
       [1, 'Tomas', { kind: 'note', text: 'begun' }],
-      [4, 'Runa', { kind: 'cover-off', cover: 'seat' }],
-      [9, 'Tomas', { kind: 'cover-off', cover: 'side-right' }],
-      [10, 'Runa', { kind: 'connected', kitEnd: 'crank', to: { connector: 'crank', side: 'factory' } }],
-      [12, 'Runa', { kind: 'tugged', kitEnd: 'crank' }],
+      [4, 'Runa', { kind: 'cover-off', cover: ref('seat') }],
+      [9, 'Tomas', { kind: 'cover-off', cover: ref('side-right') }],
+      [10, 'Runa', { kind: 'connected', kitEnd: ref('crank'), to: { connector: ref('crank'), side: 'factory' } }],
+      [12, 'Runa', { kind: 'tugged', kitEnd: ref('crank') }],
     )
     expect(measuredMinutes(entries, gorseJob)).toEqual([
       { key: 'off.seat', by: 'Runa', minutes: 4, station: 'open-up' },
@@ -290,12 +294,12 @@ describe('times', () => {
   })
 
   test('breaks, ticks in one go and undone ticks do not count', () => {
-    const off = entryOf({ kind: 'cover-off', cover: 'tank-cover' }, { by: 'Runa' })
+    const off = entryOf({ kind: 'cover-off', cover: ref('tank-cover') }, { by: 'Runa' })
     const entries = [
       ...journal(
         [0, 'Runa', { kind: 'note', text: 'begun' }],
-        [90, 'Runa', { kind: 'cover-off', cover: 'seat' }],
-        [90.05, 'Runa', { kind: 'cover-off', cover: 'side-right' }],
+        [90, 'Runa', { kind: 'cover-off', cover: ref('seat') }],
+        [90.05, 'Runa', { kind: 'cover-off', cover: ref('side-right') }],
       ),
       ...asJournal([
         { ...off, at: new Date(start + 95 * 60_000).toISOString() },
@@ -325,11 +329,11 @@ describe('times', () => {
 
   test('a wait that ran out in a gap is no work, nor is a pause', () => {
     const entries = journal(
-      [0, 'Runa', { kind: 'step-done', step: 'cool' }],
-      [34, 'Runa', { kind: 'cover-off', cover: 'tank-cover' }],
+      [0, 'Runa', { kind: 'step-done', step: ref('cool') }],
+      [34, 'Runa', { kind: 'cover-off', cover: ref('tank-cover') }],
       [35, 'Runa', { kind: 'timer-started', what: 'sealant', minutes: 10 }],
-      [48, 'Runa', { kind: 'cover-off', cover: 'side-right' }],
-      [90, 'Runa', { kind: 'cover-off', cover: 'seat' }],
+      [48, 'Runa', { kind: 'cover-off', cover: ref('side-right') }],
+      [90, 'Runa', { kind: 'cover-off', cover: ref('seat') }],
     )
     expect(measuredMinutes(entries, gorseJob).map(({ key, minutes }) => [key, minutes])).toEqual([
       ['off.tank-cover', 4],
@@ -339,7 +343,7 @@ describe('times', () => {
 
   test('learnt times reach the choice of ways: a cover that takes long is gone round', () => {
     const plan = accessOf(longhaul, replay(longhaul, []))
-    const only = (cover: string) => plan?.targets.filter((item) => item.covers.includes(cover)).length === 1
+    const only = (cover: CoverId) => plan?.targets.filter((item) => item.covers.includes(cover)).length === 1
     const target = plan?.targets.find((item) => item.otherwise && item.covers.some(only))
     const cover = target?.covers.find(only)
     if (!target || !cover) throw new Error('the V8 has a plug with a way and a cover of its own')
@@ -385,7 +389,7 @@ describe('times', () => {
   test('the report adds up', () => {
     const entries = journal(
       [0, 'Runa', { kind: 'note', text: 'begun' }],
-      [9, 'Runa', { kind: 'cover-off', cover: 'seat' }],
+      [9, 'Runa', { kind: 'cover-off', cover: ref('seat') }],
     )
     const report = timeReport(gorseJob, entries)
     expect(report.takenMin).toBe(9)
@@ -397,7 +401,11 @@ describe('times', () => {
 describe('kit and tools', () => {
   test('a substitute from the shelf where the kit allows it, refused where it does not', () => {
     const check = (part: string) =>
-      checkReferences(gorseJob, entryOf({ kind: 'part-checked', part, state: 'from stock', instead: 'x' }), 'entries.0')
+      checkReferences(
+        gorseJob,
+        entryOf({ kind: 'part-checked', part: ref(part), state: 'from stock', instead: 'x' }),
+        'entries.0',
+      )
     expect(check('ties')).toEqual([])
     expect(check('terminator')).toMatchObject([{ code: 'no-substitute', path: 'entries.0.state' }])
   })

@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { planAppend, replay } from './jobJournal.ts'
 import type { JobDossiers } from './state.ts'
 import { openStops } from '../findings/index.ts'
@@ -20,11 +21,17 @@ const codes = (dossiers: JobDossiers, journal: NewEntry[], ...batch: NewEntry[])
   return plan.kind === 'append' ? [] : plan.problems.map((problem) => problem.code)
 }
 const at = (minute: number) => new Date(Date.UTC(2026, 7, 1, 8, minute)).toISOString()
-const done = (step: string, more: { wrote?: string; without?: string } = {}, minute?: number): NewEntry => ({
-  ...entryOf({ kind: 'step-done', step, ...more }),
+const done = (text: string, more: { wrote?: string; without?: string } = {}, minute?: number): NewEntry => ({
+  ...entryOf({ kind: 'step-done', step: ref(text), ...more }),
   ...(minute === undefined ? {} : { at: at(minute) }),
 })
-const reading = (step: string, value: number): EntryBody => ({ kind: 'reading', quantity: step, value, unit: '', step })
+const reading = (step: string, value: number): EntryBody => ({
+  kind: 'reading',
+  quantity: step,
+  value,
+  unit: '',
+  step: ref(step),
+})
 const findingsOf = (dossiers: JobDossiers, ...bodies: EntryBody[]) =>
   jobFindings(dossiers, replay(dossiers, asJournal(bodies.map((body) => entryOf(body)))))
 
@@ -87,15 +94,15 @@ describe('a wait that runs', () => {
   test('a hot cover stays on until it has cooled', () => {
     const skua: JobDossiers = { machine: shippedMachine('pellick-skua-960'), kit: shippedKit('quernby-learner') }
     const cool = done('cool', {}, 0)
-    const lid: NewEntry = { ...entryOf({ kind: 'cover-off', cover: 'engine-lid' }), at: at(10) }
+    const lid: NewEntry = { ...entryOf({ kind: 'cover-off', cover: ref('engine-lid') }), at: at(10) }
     expect(codes(skua, [cool], lid)).toEqual(['wait-open'])
     expect(codes(skua, [cool], { ...lid, at: at(31) })).toEqual([])
   })
 })
 
 test('a tank with its fuel line open is never left off, whatever the reason', () => {
-  const off = entryOf({ kind: 'cover-off', cover: 'tank' })
-  const left = entryOf({ kind: 'left-off', cover: 'tank', reason: 'the owner wants it that way' })
+  const off = entryOf({ kind: 'cover-off', cover: ref('tank') })
+  const left = entryOf({ kind: 'left-off', cover: ref('tank'), reason: 'the owner wants it that way' })
   expect(codes(kittiwake, [off], left)).toEqual(['fuel-open'])
 })
 
@@ -135,19 +142,19 @@ describe('figures out of their range', () => {
 describe('what the hand did to the wires', () => {
   const join: EntryBody = {
     kind: 'connected',
-    kitEnd: 'throttle',
-    to: { connector: 'throttle', cavity: 2 },
+    kitEnd: ref('throttle'),
+    to: { connector: ref('throttle'), cavity: 2 },
     method: 'piercing screw tap',
   }
 
   test('a joint made with the battery on is found; with it off it is not', () => {
     const rules = (...bodies: EntryBody[]) => findingsOf(gorseJob, ...bodies).map((finding) => finding.rule)
     expect(rules(join)).toContain('joined-live')
-    expect(rules({ kind: 'step-done', step: 'battery-off' }, join)).not.toContain('joined-live')
+    expect(rules({ kind: 'step-done', step: ref('battery-off') }, join)).not.toContain('joined-live')
   })
 
   test('a wire pierced by mistake stays on the record until it is sealed, and on the hand-back after', () => {
-    const entries = [join, { kind: 'disconnected', kitEnd: 'throttle' } satisfies EntryBody].map((body) =>
+    const entries = [join, { kind: 'disconnected', kitEnd: ref('throttle') } satisfies EntryBody].map((body) =>
       entryOf(body),
     )
     const state = replay(gorseJob, asJournal(entries))
@@ -167,8 +174,8 @@ describe('what the hand did to the wires', () => {
     const skua: JobDossiers = { machine: shippedMachine('pellick-skua-960'), kit: shippedKit('quernby-learner') }
     const ring = (fuseA?: number): EntryBody => ({
       kind: 'connected',
-      kitEnd: 'relay-feed',
-      to: { stud: 'battery-positive' },
+      kitEnd: ref('relay-feed'),
+      to: { stud: ref('battery-positive') },
       ...(fuseA === undefined ? {} : { fuseA }),
     })
     const rules = (body: EntryBody) => findingsOf(skua, body).map((finding) => finding.rule)
@@ -180,7 +187,7 @@ describe('what the hand did to the wires', () => {
     expect(small.reason).toContain('A fuse of 1 A for 1.25 A: it wants 1.69 A or more.')
     expect(small.remedy).toContain("kit's own")
     // Taken to another stud, it is still in the lead.
-    const moved = findingsOf(skua, ring(40), { kind: 'disconnected', kitEnd: 'relay-feed' }, ring())
+    const moved = findingsOf(skua, ring(40), { kind: 'disconnected', kitEnd: ref('relay-feed') }, ring())
     expect(moved.map((finding) => finding.rule)).toContain('fuse-over-wire')
     // Changed at the same stud: what is in it last counts.
     expect(findingsOf(skua, ring(40), ring(1)).map((finding) => finding.rule)).not.toContain('fuse-over-wire')
@@ -190,8 +197,8 @@ describe('what the hand did to the wires', () => {
     const saloon: JobDossiers = { machine: shippedMachine('corvane-marlow-29'), kit: shippedKit('thistle-a2') }
     const half = (kitEnd: string, which: 'ecu' | 'device'): EntryBody => ({
       kind: 'connected',
-      kitEnd,
-      to: { connector: 'airflow', cavity: 3, half: which },
+      kitEnd: ref(kitEnd),
+      to: { connector: ref('airflow'), cavity: 3, half: which },
       method: 'solder and sleeve',
     })
     const rules = findingsOf(saloon, half('maf-in', 'ecu'), half('maf-out', 'device')).map((finding) => finding.rule)
@@ -203,7 +210,7 @@ test('nothing captured is printed as captured', () => {
   const sheet = handbackSheet(gorseJob, { title: 'x', createdAt: at(0) }, replay(gorseJob, []))
   const value = (name: string) => sheet.settings.find((setting) => setting.name === name)?.value
   expect(value('Throttle open')).toBe('not captured')
-  const set = entryOf({ kind: 'setting', setting: 'throttle-open', value: '4.1', replaces: null })
+  const set = entryOf({ kind: 'setting', setting: ref('throttle-open'), value: '4.1', replaces: null })
   const after = handbackSheet(gorseJob, { title: 'x', createdAt: at(0) }, replay(gorseJob, asJournal([set])))
   expect(after.settings.find((setting) => setting.name === 'Throttle open')?.value).toBe('4.1 V')
 })

@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { checkReferences } from './jobJournal.ts'
 import { describe, expect, test } from 'vitest'
 import { entryOf, gorseJob } from './journalCase.ts'
@@ -11,12 +12,12 @@ describe('decisions about access', () => {
       'The battery may be: negative off, battery out.',
     ],
     [
-      { kind: 'mount-place-chosen', value: 'roof', replaces: null },
+      { kind: 'mount-place-chosen', value: ref('roof'), replaces: null },
       'value',
       '"roof" is no mount place of the Gorse 430.',
     ],
     [
-      { kind: 'cover-order-chosen', value: ['seat', 'wing'], replaces: null },
+      { kind: 'cover-order-chosen', value: [ref('seat'), ref('wing')], replaces: null },
       'value',
       '"wing" is no cover of the Gorse 430.',
     ],
@@ -26,7 +27,7 @@ describe('decisions about access', () => {
       '"wing" is no plug, stud or place of the Gorse 430.',
     ],
     [
-      { kind: 'way-chosen', target: 'connector:crank', value: 'by air', replaces: null },
+      { kind: 'way-chosen', target: 'connector:crank', value: ref('by air'), replaces: null },
       'value',
       '"by air" is no way to Crank sensor plug.',
     ],
@@ -43,10 +44,10 @@ describe('decisions about access', () => {
 
   test.each<EntryBody>([
     { kind: 'people-chosen', value: 2, replaces: null },
-    { kind: 'mount-place-chosen', value: 'seat-box', replaces: null },
-    { kind: 'cover-order-chosen', value: ['tank-cover', 'side-right'], replaces: null },
+    { kind: 'mount-place-chosen', value: ref('seat-box'), replaces: null },
+    { kind: 'cover-order-chosen', value: [ref('tank-cover'), ref('side-right')], replaces: null },
     { kind: 'also-reached-chosen', value: ['connector:oxygen'], replaces: null },
-    { kind: 'way-chosen', target: 'connector:coil', value: 'plug-coil-above', replaces: null },
+    { kind: 'way-chosen', target: 'connector:coil', value: ref('plug-coil-above'), replaces: null },
     { kind: 'answered', question: 'aim', value: 'pulls better uphill', replaces: null },
   ])('%j may be', (body) => {
     expect(checkReferences(gorseJob, entryOf(body), '')).toEqual([])

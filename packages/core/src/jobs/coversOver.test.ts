@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { replay } from './jobJournal.ts'
 import type { JobDossiers } from './state.ts'
 import { describe, expect, test } from 'vitest'
@@ -48,8 +49,10 @@ describe('covers over passages', () => {
     expect(coversOver(machine, { ...passage('seat-spar-left'), under: [] })).toEqual([])
     // Two ways with nothing in common take off nothing that is certain.
     const skua = shippedMachine('pellick-skua-960')
-    expect(coversOver(skua, { id: 'x', name: 'x', from: 'throttle', to: 'engine', hazards: [] })).toEqual([])
-    expect(coversOver(skua, { id: 'x', name: 'x', from: 'tunnel', to: 'tail', hazards: [] })).toEqual([
+    expect(
+      coversOver(skua, { id: ref('x'), name: 'x', from: ref('throttle'), to: ref('engine'), hazards: [] }),
+    ).toEqual([])
+    expect(coversOver(skua, { id: ref('x'), name: 'x', from: ref('tunnel'), to: ref('tail'), hazards: [] })).toEqual([
       'seats',
       'tunnel',
     ])

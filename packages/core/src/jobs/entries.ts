@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { stationNames, stations, stepOf, type DossierPair, type Station } from '../dossiers/index.ts'
+import { stationNames, stations, stepOf, type DossierPair, type Station, refOf } from '../dossiers/index.ts'
 import {
   defineDecision,
   defineEntry,
@@ -24,7 +24,7 @@ export const dossierRefSchema = z.strictObject({
   id: idField,
   version: z.int().positive().max(largestInteger),
   hash: hashField,
-  variant: idField.optional(),
+  variant: refOf.variant.optional(),
 })
 
 export const note = entry({
@@ -43,7 +43,7 @@ export const note = entry({
 export const stepDone = defineEntry<DossierPair, WorkState & Pick<WiringState, 'power'>, Station>()({
   kind: 'step-done',
   shape: {
-    step: idField,
+    step: refOf.step,
     /* what the step asks to be written down */
     wrote: textField.optional(),
     /* why it is done without what it asks for, or before its wait was over */

@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { expect, test } from 'vitest'
 import { fittings } from '../wiring/shippedCase.ts'
 import { entryWords } from './entryWords.ts'
@@ -14,8 +15,8 @@ test('every line of a whole job is in words, none with a gap left in', () => {
 })
 
 test('a step is told as it was on this job: where its module went', () => {
-  const chosen = entryOf({ kind: 'mount-place-chosen', value: 'seat-box', replaces: null })
-  const held = entryOf({ kind: 'step-done', step: 'trial-mount', without: 'the box is still at the painter' })
+  const chosen = entryOf({ kind: 'mount-place-chosen', value: ref('seat-box'), replaces: null })
+  const held = entryOf({ kind: 'step-done', step: ref('trial-mount'), without: 'the box is still at the painter' })
   const words = (...entries: Parameters<typeof replay>[1]) => entryWords(held, gorseJob, replay(gorseJob, entries))
   expect(words()).toMatch(/^Set the module on its pad under the rear rack.*· done without: the box is still/)
   expect(words(chosen)).not.toContain('rear rack')

@@ -17,7 +17,7 @@ import {
   type CoverOver,
   type KnownMinutes,
 } from '../access/index.ts'
-import { machineIndex, type CoverId, type WayTarget } from '../dossiers/index.ts'
+import { machineIndex, type CoverId, type WayTarget, type ZoneId } from '../dossiers/index.ts'
 import { plannedLoom } from './jobRoute.ts'
 import { mountPlaceOf } from './mountPlace.ts'
 
@@ -65,7 +65,7 @@ function stepTargets({ machine, kit }: JobDossiers, state: Needed, fuel: boolean
     .flatMap((target) => findTarget(machine, wayTargetKey(target)) ?? [])
 }
 
-function wayTargetKey(target: Exclude<WayTarget, { zone: string }>): string {
+function wayTargetKey(target: Exclude<WayTarget, { zone: ZoneId }>): string {
   if ('connector' in target) return `connector:${target.connector}`
   if ('stud' in target) return `stud:${target.stud}`
   return `place:${target.place}`

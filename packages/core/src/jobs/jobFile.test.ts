@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
 import { shippedDossiers } from '../dossiers/shipped/index.ts'
 import { contentHash } from '../shared/index.ts'
@@ -20,7 +21,7 @@ function file(): JobFile {
     },
     provenance: [],
     dossiers: [machine, kit],
-    journal: asJournal([entryOf({ kind: 'note', text: 'a' }), entryOf({ kind: 'tugged', kitEnd: 'coil' })]),
+    journal: asJournal([entryOf({ kind: 'note', text: 'a' }), entryOf({ kind: 'tugged', kitEnd: ref('coil') })]),
     logs: [],
   }
   return JSON.parse(JSON.stringify(whole))

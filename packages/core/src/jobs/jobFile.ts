@@ -37,7 +37,7 @@ const ref = z.strictObject({
   id: z.string().min(1),
   version: z.int().positive().max(largestInteger),
   hash: hashField,
-  variant: z.string().min(1).optional(),
+  variant: z.string().min(1).brand<'variant'>().optional(),
 })
 
 /** An entry as it was written, by any version. */

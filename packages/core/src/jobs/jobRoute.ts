@@ -1,3 +1,4 @@
+import type { PassageId, LoomPartId } from '../dossiers/index.ts'
 import { connectionPlan } from '../wiring/index.ts'
 import type { Decisions, JobDossiers, JobState } from './state.ts'
 import {
@@ -10,7 +11,7 @@ import {
   type GroundPlace,
   type SupplyLine,
 } from '../electrical/index.ts'
-import { planRoutes, type RankedPlace } from '../routing/index.ts'
+import { planRoutes, type RankedPlace, trunkPart } from '../routing/index.ts'
 import { success, type Outcome } from '../shared/index.ts'
 import { cachedBy, hasPassages, mountPlaceOf, movesLoom, routeOptions } from './mountPlace.ts'
 
@@ -53,9 +54,9 @@ export const electricsOf = cachedBy(movesSupply, (dossiers, state): JobElectrics
 })
 
 /** Passages the planned loom lies in, the trunk's first. */
-export function plannedPassages(loom: RankedPlace): { part: string; passages: string[] }[] {
+export function plannedPassages(loom: RankedPlace): { part: LoomPartId; passages: PassageId[] }[] {
   return [
-    { part: 'trunk', passages: loom.trunk.stretches.map((stretch) => stretch.passage) },
+    { part: trunkPart, passages: loom.trunk.stretches.map((stretch) => stretch.passage) },
     ...loom.branches.map((branch) => ({
       part: branch.end.id,
       passages: branch.stretches.map((stretch) => stretch.passage),
@@ -64,7 +65,7 @@ export function plannedPassages(loom: RankedPlace): { part: string; passages: st
 }
 
 /** Passages something of the loom lies in: as built where that is written down, else as planned. */
-export function loomPassages(dossiers: JobDossiers, state: Pick<JobState, 'decided' | 'routes'>): string[] {
+export function loomPassages(dossiers: JobDossiers, state: Pick<JobState, 'decided' | 'routes'>): PassageId[] {
   const loom = plannedLoom(dossiers, state)
   if (!loom) return []
   return [...new Set(plannedPassages(loom).flatMap(({ part, passages }) => state.routes[part]?.passages ?? passages))]

@@ -9,6 +9,7 @@ import {
   type Machine,
   type Station,
   type Step,
+  type StepId,
 } from '../dossiers/index.ts'
 import { benchSupply } from '../circuit/index.ts'
 import { mountPlaceOf } from './mountPlace.ts'
@@ -83,7 +84,7 @@ export function coversBefore<T extends { removal: { cover: { id: CoverId } } }>(
   dossiers: JobDossiers,
   state: Needed,
   off: readonly T[],
-): { covers: T[]; step: string }[] {
+): { covers: T[]; step: StepId }[] {
   const { machine } = dossiers
   const plan = accessOf(dossiers, state)
   const left = [...off]

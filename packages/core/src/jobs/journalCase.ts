@@ -1,9 +1,10 @@
+import { asWritten, asId } from '../shared/index.ts'
 import { findTarget, waysTo } from '../access/index.ts'
 import { placesFor } from '../routing/index.ts'
 import { type JobDossiers, takeInQuestions } from './state.ts'
 import type { CellChange } from '../fuel-trim/index.ts'
 import fc from 'fast-check'
-import { stations } from '../dossiers/index.ts'
+import { stations, type ConnectorId } from '../dossiers/index.ts'
 import { gorseCase } from '../wiring/gorseCase.ts'
 import type { ConnectionTarget, PlannedPlace } from '../wiring/index.ts'
 import { type EntryBody, type EntryKind, entryVersion, type JournalEntry, type NewEntry } from './model.ts'
@@ -13,7 +14,7 @@ export const gorseJob: JobDossiers = gorseCase()
 
 const hash = 'ab'.repeat(32)
 const ends = gorseJob.kit.ends.map((end) => end.id)
-const targets: ConnectionTarget[] = [
+const targets = asWritten<ConnectionTarget[]>([
   { connector: 'injector', side: 'factory' },
   { connector: 'injector', side: 'device' },
   { connector: 'crank' },
@@ -24,7 +25,7 @@ const targets: ConnectionTarget[] = [
   { kitEnd: 'injector' },
   { closed: 'cap' },
   { closed: 'terminator' },
-]
+])
 const passages = (gorseJob.machine.passages ?? []).map((passage) => passage.id)
 const steps = [...gorseJob.machine.steps, ...gorseJob.kit.steps].map((step) => step.id)
 
@@ -45,7 +46,7 @@ const answers = <T>(values: readonly T[]) => ({
   value: fc.option(choose(values), { nil: null }),
   replaces: fc.option(choose(values), { nil: null, freq: 2 }),
 })
-const places: PlannedPlace[] = [{ stud: 'engine-strap' }, { connector: 'crank' }, { closed: 'cap' }]
+const places = asWritten<PlannedPlace[]>([{ stud: 'engine-strap' }, { connector: 'crank' }, { closed: 'cap' }])
 const sensorPlaces = placesFor(gorseJob.machine, 'sensor').map((place) => place.id)
 const coil = findTarget(gorseJob.machine, 'connector:coil')
 const waysToCoil = (coil ? waysTo(gorseJob.machine, coil) : []).map((way) => way.id)
@@ -168,7 +169,7 @@ const stories: EntryBody[][] = [
     { kind: 'dealt-with', found: before, how: 'taken off' },
   ],
   [
-    { kind: 'connected', kitEnd: ends[0], to: { connector: 'injector' } },
+    { kind: 'connected', kitEnd: ends[0], to: { connector: asId<ConnectorId>('injector') } },
     { kind: 'tugged', kitEnd: ends[0] },
     { kind: 'difference-accepted', kitEnd: ends[0], reason: 'fits too' },
     { kind: 'disconnected', kitEnd: ends[0] },

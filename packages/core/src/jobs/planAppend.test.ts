@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { voidedEntries } from '../journal/index.ts'
 import { planAppend, replay, undoBatch } from './jobJournal.ts'
 import fc from 'fast-check'
@@ -35,7 +36,11 @@ describe('known ids', () => {
 })
 
 test('what the dossiers do not have is named by path', () => {
-  const result = plan([], note('fine'), entryOf({ kind: 'connected', kitEnd: 'ghost', to: { connector: 'phantom' } }))
+  const result = plan(
+    [],
+    note('fine'),
+    entryOf({ kind: 'connected', kitEnd: ref('ghost'), to: { connector: ref('phantom') } }),
+  )
   expect(result.kind === 'append' ? [] : result.problems.map((problem) => [problem.path, problem.message])).toEqual([
     ['entries.1.kitEnd', '"ghost" is no end of the P1 loom.'],
     ['entries.1.to.connector', '"phantom" is no plug of the Gorse 430.'],
@@ -44,7 +49,7 @@ test('what the dossiers do not have is named by path', () => {
 
 describe('what replaces a value', () => {
   const setting = (value: string, replaces: string | null) =>
-    entryOf({ kind: 'setting', setting: 'map', value, replaces })
+    entryOf({ kind: 'setting', setting: ref('map'), value, replaces })
 
   test('must find the value it replaces', () => {
     expect(plan([setting('A', null)], setting('B', 'A')).kind).toBe('append')
@@ -53,7 +58,7 @@ describe('what replaces a value', () => {
 
   test('must be in range, with a sentence', () => {
     expect(codes(plan([], setting('C', null)))).toEqual(['out-of-range'])
-    const pulses = entryOf({ kind: 'setting', setting: 'pulses', value: '40', replaces: null })
+    const pulses = entryOf({ kind: 'setting', setting: ref('pulses'), value: '40', replaces: null })
     const result = plan([], pulses)
     expect(result.kind === 'append' ? '' : result.problems[0].message).toBe(
       'Crank pulses per turn is at most 36 1/rev.',
@@ -62,8 +67,8 @@ describe('what replaces a value', () => {
 })
 
 describe('undo', () => {
-  const connect = entryOf({ kind: 'connected', kitEnd: 'ground', to: { stud: 'engine-strap' } }, { id: 'c' })
-  const tug = entryOf({ kind: 'tugged', kitEnd: 'ground' }, { id: 't' })
+  const connect = entryOf({ kind: 'connected', kitEnd: ref('ground'), to: { stud: ref('engine-strap') } }, { id: 'c' })
+  const tug = entryOf({ kind: 'tugged', kitEnd: ref('ground') }, { id: 't' })
   const undo = (undoes: string, id?: string) => entryOf({ kind: 'undo', undoes }, id ? { id } : {})
 
   test('is refused while a live entry stands on it, and names that entry', () => {
@@ -118,8 +123,8 @@ test('two people working apart: ticks of the second are never refused', () => {
 })
 
 describe('an open stop', () => {
-  const bypass = entryOf({ kind: 'connected', kitEnd: 'injector', to: { kitEnd: 'injector' } })
-  const half = entryOf({ kind: 'connected', kitEnd: 'coil', to: { connector: 'coil', side: 'factory' } })
+  const bypass = entryOf({ kind: 'connected', kitEnd: ref('injector'), to: { kitEnd: ref('injector') } })
+  const half = entryOf({ kind: 'connected', kitEnd: ref('coil'), to: { connector: ref('coil'), side: 'factory' } })
   const station = (name: 'wake' | 'close-up' | 'hand-back' | 'hook-up') =>
     entryOf({ kind: 'station-done', station: name })
   const lift = (finding: string, by?: string, reason = 'coil is on the bench') =>

@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { connectionPlan } from '../wiring/index.ts'
 import { replay } from './jobJournal.ts'
 import { expect, test } from 'vitest'
@@ -21,7 +22,7 @@ function allTicks(): NewEntry[] {
 }
 
 test('a fitter who follows the ticks ends with no stop and no fix', () => {
-  const entries = [entryOf({ kind: 'step-done', step: 'battery-off' }), ...allTicks()]
+  const entries = [entryOf({ kind: 'step-done', step: ref('battery-off') }), ...allTicks()]
   const state = replay(gorseJob, asJournal(entries))
   expect(entries).toHaveLength(1 + 3 * 3 + 2 + 2 + 1 + 1)
   expect(jobFindings(gorseJob, state).filter((finding) => finding.severity !== 'note')).toEqual([])
@@ -62,13 +63,13 @@ const ticksFor = (kitEnd: string, ...entries: NewEntry[]) => {
 }
 
 test('what is connected wrongly is taken off first', () => {
-  const bypass = entryOf({ kind: 'connected', kitEnd: 'injector', to: { kitEnd: 'injector' } })
+  const bypass = entryOf({ kind: 'connected', kitEnd: ref('injector'), to: { kitEnd: ref('injector') } })
   expect(ticksFor('injector', bypass).map((tick) => tick.label)).toEqual(['Part its two halves from each other'])
-  const off = entryOf({ kind: 'disconnected', kitEnd: 'injector' })
+  const off = entryOf({ kind: 'disconnected', kitEnd: ref('injector') })
   expect(ticksFor('injector', bypass, off).map((tick) => tick.done)).toEqual([false, false, false])
 })
 
 test('another ground that does no harm may stay', () => {
-  const other = entryOf({ kind: 'connected', kitEnd: 'ground', to: { stud: 'battery-negative' } })
+  const other = entryOf({ kind: 'connected', kitEnd: ref('ground'), to: { stud: ref('battery-negative') } })
   expect(ticksFor('ground', other)[0]).toMatchObject({ label: 'Ring under the nut: battery negative', done: true })
 })

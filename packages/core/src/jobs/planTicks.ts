@@ -140,7 +140,9 @@ function consentTick(dossiers: JobDossiers, state: JobState, end: KitEnd): Tick 
   return {
     id: 'consent',
     label: 'Owner agrees that this wire is cut',
-    done: state.irreversible.some((act) => act.act === 'cut' && [end.id, partner].includes(act.about?.kitEnd ?? '')),
+    done: state.irreversible.some(
+      (act) => act.act === 'cut' && [end.id, partner].some((id) => id === act.about?.kitEnd),
+    ),
     makes: {
       kind: 'irreversible',
       act: 'cut',

@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { planAppend, replay } from './jobJournal.ts'
 import { describe, expect, test } from 'vitest'
 import { handbackSheet } from '../handover/index.ts'
@@ -6,8 +7,8 @@ import { asJournal, entryOf, gorseJob } from './journalCase.ts'
 import type { EntryBody } from './model.ts'
 import { isStationDone, stationNow, stationProgress } from './stationProgress.ts'
 
-const off = entryOf({ kind: 'cover-off', cover: 'tank-cover' }, { id: 'off' })
-const on = entryOf({ kind: 'cover-on', cover: 'tank-cover' }, { id: 'on' })
+const off = entryOf({ kind: 'cover-off', cover: ref('tank-cover') }, { id: 'off' })
+const on = entryOf({ kind: 'cover-on', cover: ref('tank-cover') }, { id: 'on' })
 const done = (['wake', 'close-up', 'hand-back'] as const).map((station) =>
   entryOf({ kind: 'station-done', station }, { id: `done-${station}` }),
 )
@@ -37,16 +38,16 @@ describe('a station that was done', () => {
     expect(
       isStationDone(
         gorseJob,
-        replay(gorseJob, [off, on, ...done, undo, entryOf({ kind: 'cover-on', cover: 'tank-cover' })]),
+        replay(gorseJob, [off, on, ...done, undo, entryOf({ kind: 'cover-on', cover: ref('tank-cover') })]),
         'hand-back',
       ),
     ).toBe(true)
   })
 
   test('is open again when a pair is mated to itself afterwards', () => {
-    const self: EntryBody = { kind: 'connected', kitEnd: 'crank', to: { kitEnd: 'crank' } }
+    const self: EntryBody = { kind: 'connected', kitEnd: ref('crank'), to: { kitEnd: ref('crank') } }
     expect(reopened(self)).toEqual(['wake', 'close-up', 'hand-back'])
-    expect(reopened(self, { kind: 'disconnected', kitEnd: 'crank' })).toEqual([])
+    expect(reopened(self, { kind: 'disconnected', kitEnd: ref('crank') })).toEqual([])
   })
 
   test('and where an import brings it over what bars it, it never counts', () => {
@@ -63,7 +64,7 @@ test('a tick made twice changes nothing: the battery stays on that was put on', 
     const [disconnect] = steps.filter((step) => step.power === 'off')
     const [connect] = steps.filter((step) => step.power === 'on')
     if (!disconnect || !connect) continue
-    const tick = (step: string) => entryOf({ kind: 'step-done', step })
+    const tick = (step: string) => entryOf({ kind: 'step-done', step: ref(step) })
     const made = [tick(disconnect.id), tick(connect.id)]
     expect(replay(job, made).power).toBe('on')
     const twice = replay(job, [...made, tick(disconnect.id)])

@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { clientFields, voidedEntries } from '../journal/index.ts'
 import { sameValue } from '../shared/index.ts'
 import { checkReferences, freshState, jobJournal, replay } from './jobJournal.ts'
@@ -106,8 +107,9 @@ test('10,000 entries replay without looking back at each', () => {
   for (let i = 0; i < 10_000; i++) {
     const turn = i % 5
     if (turn === 0) kinds.push(entryOf({ kind: 'note', text: 'x' }))
-    else if (turn === 1) kinds.push(entryOf({ kind: 'connected', kitEnd: 'ground', to: { stud: 'engine-strap' } }))
-    else if (turn === 2) kinds.push(entryOf({ kind: 'tugged', kitEnd: 'ground' }))
+    else if (turn === 1)
+      kinds.push(entryOf({ kind: 'connected', kitEnd: ref('ground'), to: { stud: ref('engine-strap') } }))
+    else if (turn === 2) kinds.push(entryOf({ kind: 'tugged', kitEnd: ref('ground') }))
     else if (turn === 3) kinds.push(entryOf({ kind: 'reading', quantity: 'x', value: i, unit: 'V' }))
     else kinds.push(entryOf({ kind: 'undo', undoes: kinds[i - 2].id }))
   }
@@ -127,13 +129,14 @@ test('10,000 entries replay without looking back at each', () => {
 
 describe('connections', () => {
   const made = (...entries: NewEntry[]) => replay(gorseJob, asJournal(entries))
-  const factory = () => entryOf({ kind: 'connected', kitEnd: 'crank', to: { connector: 'crank', side: 'factory' } })
+  const factory = () =>
+    entryOf({ kind: 'connected', kitEnd: ref('crank'), to: { connector: ref('crank'), side: 'factory' } })
 
   test('two halves and a tug', () => {
     const state = made(
       factory(),
-      entryOf({ kind: 'connected', kitEnd: 'crank', to: { connector: 'crank', side: 'device' } }),
-      entryOf({ kind: 'tugged', kitEnd: 'crank' }),
+      entryOf({ kind: 'connected', kitEnd: ref('crank'), to: { connector: ref('crank'), side: 'device' } }),
+      entryOf({ kind: 'tugged', kitEnd: ref('crank') }),
     )
     expect(state.connections.map((connection) => [connection.to, connection.tugged])).toEqual([
       [{ connector: 'crank', side: 'factory' }, true],
@@ -148,23 +151,23 @@ describe('connections', () => {
   })
 
   test('two different places for one half are a dispute until it is taken off', () => {
-    const wrong = entryOf({ kind: 'connected', kitEnd: 'crank', to: { connector: 'fan', side: 'factory' } })
+    const wrong = entryOf({ kind: 'connected', kitEnd: ref('crank'), to: { connector: ref('fan'), side: 'factory' } })
     expect(made(factory(), wrong).disputes).toHaveLength(1)
-    const off = entryOf({ kind: 'disconnected', kitEnd: 'crank' })
+    const off = entryOf({ kind: 'disconnected', kitEnd: ref('crank') })
     const state = made(factory(), wrong, off)
     expect([state.connections, state.disputes]).toEqual([[], []])
   })
 
   test('a tug on nothing is held with its reason', () => {
-    const state = made(entryOf({ kind: 'tugged', kitEnd: 'crank' }))
+    const state = made(entryOf({ kind: 'tugged', kitEnd: ref('crank') }))
     expect(state.held.map((held) => held.why)).toEqual(['Nothing is connected there to tug.'])
   })
 
   test('a new mating has to be tugged anew', () => {
     const state = made(
       factory(),
-      entryOf({ kind: 'tugged', kitEnd: 'crank' }),
-      entryOf({ kind: 'disconnected', kitEnd: 'crank', side: 'factory' }),
+      entryOf({ kind: 'tugged', kitEnd: ref('crank') }),
+      entryOf({ kind: 'disconnected', kitEnd: ref('crank'), side: 'factory' }),
       factory(),
     )
     expect(state.connections.map((connection) => connection.tugged)).toEqual([false])

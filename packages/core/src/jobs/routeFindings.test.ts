@@ -1,3 +1,5 @@
+import { asWritten } from '../shared/index.ts'
+import { ref } from '../shared/refCase.ts'
 import { handbackSheet } from '../handover/index.ts'
 import { mountPlaceOf } from './mountPlace.ts'
 import { groundCard, supplyFindings } from './supplyFindings.ts'
@@ -27,9 +29,10 @@ const found = (dossiers: JobDossiers, state: JobState) => [
 const rulesOf = (dossiers: JobDossiers, ...bodies: EntryBody[]) =>
   found(dossiers, stateOf(dossiers, ...bodies)).map((finding) => finding.rule)
 const calder: JobDossiers = { machine: shippedMachine('tarnbrook-calder-1130'), kit: shippedKit('quernby-learner') }
-const place = (value: string): EntryBody => ({ kind: 'mount-place-chosen', value, replaces: null })
+const place = (value: string): EntryBody => ({ kind: 'mount-place-chosen', value: ref(value), replaces: null })
 const lampItself: EntryBody = { kind: 'feeding-practice-chosen', value: 'lamp circuit directly', replaces: null }
-const routed = (part: string, ...passages: string[]): EntryBody => ({ kind: 'routed', part, passages, replaces: null })
+const routed = (part: string, ...passages: string[]): EntryBody =>
+  asWritten<EntryBody>({ kind: 'routed', part, passages, replaces: null })
 const withKit = (dossiers: JobDossiers, change: (kit: Kit) => void): JobDossiers => {
   const kit = structuredClone(dossiers.kit)
   change(kit)
@@ -158,7 +161,7 @@ describe('as built', () => {
       quantity: 'to spare at the right lock',
       value,
       unit: 'mm',
-      card: lockCard('dial', 'right'),
+      card: lockCard(ref('dial'), 'right'),
     })
     const [finding] = found(calder, stateOf(calder, lock(-40)))
     expect(finding).toMatchObject({ rule: 'short-at-lock', severity: 'stop', at: { kitEnd: 'dial' } })
@@ -191,10 +194,10 @@ describe('feed and ground', () => {
   })
 
   test('a bad ground names the second place to try', () => {
-    const [finding] = found(dial, stateOf(dial, reading(groundCard('ground'), 240)))
+    const [finding] = found(dial, stateOf(dial, reading(groundCard(ref('ground')), 240)))
     expect(finding.rule).toBe('ground-drop')
     expect(finding.remedy).toContain('frame ground cluster')
-    expect(rulesOf(dial, reading(groundCard('ground'), 60))).toEqual([])
+    expect(rulesOf(dial, reading(groundCard(ref('ground')), 60))).toEqual([])
   })
 
   test('the school changes the plan and its materials', () => {
@@ -214,7 +217,12 @@ describe('the journal', () => {
     const late = planAppend(gorseJob, journal, [entryOf(routed('coil', 'airbox-frame-left'))])
     expect(late).toMatchObject({ kind: 'conflict', problems: [{ code: 'stale-base' }] })
     const knowing = planAppend(gorseJob, journal, [
-      entryOf({ kind: 'routed', part: 'coil', passages: ['airbox-frame-left'], replaces: ['spine-coil-rail'] }),
+      entryOf({
+        kind: 'routed',
+        part: ref('coil'),
+        passages: [ref('airbox-frame-left')],
+        replaces: [ref('spine-coil-rail')],
+      }),
     ])
     expect(knowing.kind).toBe('append')
   })
@@ -237,12 +245,9 @@ describe('the journal', () => {
 })
 
 describe('where the module sits is one truth', () => {
-  const held = (place: string, trial = true): EntryBody => ({ kind: 'mounted', place, trial })
-  const choose = (value: string | null, replaces: string | null = null): EntryBody => ({
-    kind: 'mount-place-chosen',
-    value,
-    replaces,
-  })
+  const held = (place: string, trial = true): EntryBody => ({ kind: 'mounted', place: ref(place), trial })
+  const choose = (value: string | null, replaces: string | null = null): EntryBody =>
+    asWritten<EntryBody>({ kind: 'mount-place-chosen', value, replaces })
   const sits = (...bodies: EntryBody[]) => {
     const state = stateOf(gorseJob, ...bodies)
     return { plan: mountPlaceOf(gorseJob, state)?.id, loom: plannedLoom(gorseJob, state)?.place.id, state }

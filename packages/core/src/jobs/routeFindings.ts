@@ -1,3 +1,4 @@
+import type { KitEndId } from '../dossiers/index.ts'
 import { mountPlaceOf } from './mountPlace.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { collectFindings, type SayOf } from '../findings/index.ts'
@@ -11,12 +12,13 @@ import {
   type RouteFacts,
   type RouteRule,
   type RoutedBranch,
+  trunkPart,
 } from '../routing/index.ts'
 import type { Finding, FindingPlace } from '../wiring/index.ts'
 import { loomPassages, plannedRoute } from './jobRoute.ts'
 
 /** What is left of a branch at a stop of the steering, measured, mm. */
-export const lockCard = (kitEnd: string, side: 'left' | 'right') => `lock.${kitEnd}.${side}`
+export const lockCard = (kitEnd: KitEndId, side: 'left' | 'right') => `lock.${kitEnd}.${side}`
 
 /** Findings of the loom's way: what the plan leaves short, and where what was built differs to the worse. */
 export function routeFindings(dossiers: JobDossiers, state: JobState): Finding<RouteRule>[] {
@@ -93,7 +95,7 @@ function branchFindings(
 }
 
 function trunkFindings(dossiers: JobDossiers, state: JobState, loom: RankedPlace, say: Say): void {
-  const built = state.routes.trunk
+  const built = state.routes[trunkPart]
   if (!built) return
   const judged = judgeRoute(dossiers.machine, {
     planned: loom.trunk.stretches,

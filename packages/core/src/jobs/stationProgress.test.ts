@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { trimOfRevision } from '../fuel-trim/index.ts'
 import { replay } from './jobJournal.ts'
 import { openStops } from '../findings/index.ts'
@@ -21,9 +22,9 @@ describe('stations', () => {
 
   test('a step, a part and a connection count where they belong', () => {
     const state = after(
-      entryOf({ kind: 'step-done', step: 'identity' }),
-      entryOf({ kind: 'part-checked', part: 'module', state: 'present' }),
-      entryOf({ kind: 'connected', kitEnd: 'bus', to: { closed: 'terminator' } }),
+      entryOf({ kind: 'step-done', step: ref('identity') }),
+      entryOf({ kind: 'part-checked', part: ref('module'), state: 'present' }),
+      entryOf({ kind: 'connected', kitEnd: ref('bus'), to: { closed: 'terminator' } }),
     )
     const made = Object.fromEntries(stationProgress(gorseJob, state).map((item) => [item.station, item.made]))
     expect([made['take-in'], made['check-kit'], made['hook-up'], made.wake]).toEqual([1, 1, 1, 0])
@@ -33,12 +34,12 @@ describe('stations', () => {
     const made = (...entries: NewEntry[]) =>
       stationProgress(gorseJob, after(...entries)).find(({ station }) => station === 'hook-up')?.made
     const sides = (['factory', 'device'] as const).map((side) =>
-      entryOf({ kind: 'connected', kitEnd: 'injector', to: { connector: 'injector', side } }),
+      entryOf({ kind: 'connected', kitEnd: ref('injector'), to: { connector: ref('injector'), side } }),
     )
-    expect(made(entryOf({ kind: 'connected', kitEnd: 'injector', to: { kitEnd: 'injector' } }))).toBe(0)
+    expect(made(entryOf({ kind: 'connected', kitEnd: ref('injector'), to: { kitEnd: ref('injector') } }))).toBe(0)
     expect(made(sides[0])).toBe(0)
     expect(made(...sides)).toBe(0)
-    expect(made(...sides, entryOf({ kind: 'tugged', kitEnd: 'injector' }))).toBe(1)
+    expect(made(...sides, entryOf({ kind: 'tugged', kitEnd: ref('injector') }))).toBe(1)
   })
 
   test('steps of machine and kit come together, the machine first', () => {
@@ -54,16 +55,16 @@ describe('stations', () => {
 
 describe('findings of a job', () => {
   test('two accounts of one half are a finding until it is taken off', () => {
-    const first = entryOf({ kind: 'connected', kitEnd: 'ground', to: { stud: 'engine-strap' } })
-    const second = entryOf({ kind: 'connected', kitEnd: 'ground', to: { stud: 'battery-negative' } })
+    const first = entryOf({ kind: 'connected', kitEnd: ref('ground'), to: { stud: ref('engine-strap') } })
+    const second = entryOf({ kind: 'connected', kitEnd: ref('ground'), to: { stud: ref('battery-negative') } })
     const rules = (...entries: NewEntry[]) => jobFindings(gorseJob, after(...entries)).map((finding) => finding.rule)
     expect(rules(first, second)).toContain('two-places')
     expect(rules(first)).not.toContain('two-places')
-    expect(rules(first, second, entryOf({ kind: 'disconnected', kitEnd: 'ground' }))).not.toContain('two-places')
+    expect(rules(first, second, entryOf({ kind: 'disconnected', kitEnd: ref('ground') }))).not.toContain('two-places')
   })
 
   test('a lifted stop is marked, not gone, and opens the gates', () => {
-    const half = entryOf({ kind: 'connected', kitEnd: 'coil', to: { connector: 'coil', side: 'factory' } })
+    const half = entryOf({ kind: 'connected', kitEnd: ref('coil'), to: { connector: ref('coil'), side: 'factory' } })
     const open = jobFindings(gorseJob, after(half))
     expect(openStops(open)).toHaveLength(1)
     const lift = entryOf(
@@ -79,7 +80,7 @@ describe('findings of a job', () => {
   })
 
   test('a lift written down for a stop of the never kind lifts nothing', () => {
-    const bypass = entryOf({ kind: 'connected', kitEnd: 'coil', to: { kitEnd: 'coil' } })
+    const bypass = entryOf({ kind: 'connected', kitEnd: ref('coil'), to: { kitEnd: ref('coil') } })
     const lift = entryOf({ kind: 'stop-lifted', finding: 'pair-to-itself|coil|||', reason: 'x' }, { by: 'Runa' })
     expect(openStops(jobFindings(gorseJob, after(bypass, lift)))).toHaveLength(1)
   })

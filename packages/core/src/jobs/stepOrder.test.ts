@@ -1,9 +1,10 @@
+import { ref } from '../shared/refCase.ts'
 import { placesFor } from '../routing/index.ts'
 import { replay } from './jobJournal.ts'
 import type { JobDossiers } from './state.ts'
 import { describe, expect, test } from 'vitest'
 import { inSentence, orderSteps, parseKit, parseMachine, stations, type Step, walkSteps } from '../dossiers/index.ts'
-import { seededRandom } from '../shared/index.ts'
+import { seededRandom, asWritten, type Written } from '../shared/index.ts'
 import { fittings, shippedKit, shippedKits, shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
 import { accessOf, opensFuel } from './jobAccess.ts'
 import { jobSteps } from './jobSteps.ts'
@@ -46,7 +47,7 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
 
   test('the control unit sleeps after the engine was shut off, the battery comes off after that, and nothing runs it between', () => {
     const steps = jobSteps(dossiers).map((step) => step.id)
-    const order = ['cool', 'asleep', 'battery-off'].map((id) => steps.indexOf(id))
+    const order = ['cool', 'asleep', 'battery-off'].map((id) => steps.indexOf(ref(id)))
     expect(order).toEqual([...order].sort((a, b) => a - b))
     const last = jobSteps(dossiers).findLastIndex((step) => step.station === 'make-safe' && step.engine === 'runs')
     expect(last).toBeLessThan(order[0])
@@ -61,7 +62,7 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
 test('throttle set-up, pedal proof and bench supply come before the engine runs; authority after', () => {
   const at = (machine: string, kit: string, step: string) => {
     const steps = jobSteps({ machine: shippedMachine(machine), kit: shippedKit(kit) }).map((item) => item.id)
-    return { step: steps.indexOf(step), start: steps.indexOf('start') }
+    return { step: steps.indexOf(ref(step)), start: steps.indexOf(ref('start')) }
   }
   for (const [machine, kit, step] of [
     ['ostrel-pika-449', 'wren-core-34', 'throttle-setup'],
@@ -162,7 +163,8 @@ describe('an order that is not possible is an error of the dossier', () => {
   }
 
   test('a ring of steps, one that needs the battery nobody brings back, one that waits for a later station', () => {
-    const step = (id: string, more: Partial<Step>): Step => ({ id, station: 'wake', text: id, ...more })
+    const step = (id: string, more: Partial<Written<Step>>) =>
+      asWritten<Step>({ id, station: 'wake', text: id, ...more })
     const withSteps = (...more: Step[]) => ({ ...machine, steps: [...machine.steps, ...more] })
     expect(codes(withSteps(step('a', { after: ['b'] }), step('b', { after: ['a'] })), parseMachine)).toContain(
       'impossible-order',
@@ -190,26 +192,28 @@ test('on random steps: what is ordered holds, and what is called impossible has 
   for (let seed = 1; seed <= 400; seed++) {
     const random = seededRandom(seed)
     const chance = (share: number) => random.uniform() < share
-    const steps = Array.from({ length: 2 + (seed % 4) }, (_, i): Step => ({
-      id: `s${i}`,
-      station: 'set-up',
-      text: 'x',
-      ...(chance(0.3) ? { power: chance(0.5) ? 'on' : 'off' } : {}),
-      ...(chance(0.3) ? { engine: 'runs' } : {}),
-      ...(chance(0.15) ? { fuel: 'down' } : {}),
-      ...(chance(0.5)
-        ? {
-            needs: {
-              ...(chance(0.6) ? { power: chance(0.5) ? 'on' : 'off' } : {}),
-              unstarted: chance(0.4),
-              shutOff: chance(0.1),
-            },
-          }
-        : {}),
-      ...(chance(0.3)
-        ? { after: [`s${Math.floor(random.uniform() * (2 + (seed % 4)))}`].filter((id) => id !== `s${i}`) }
-        : {}),
-    }))
+    const steps = Array.from({ length: 2 + (seed % 4) }, (_, i) =>
+      asWritten<Step>({
+        id: `s${i}`,
+        station: 'set-up',
+        text: 'x',
+        ...(chance(0.3) ? { power: chance(0.5) ? 'on' : 'off' } : {}),
+        ...(chance(0.3) ? { engine: 'runs' } : {}),
+        ...(chance(0.15) ? { fuel: 'down' } : {}),
+        ...(chance(0.5)
+          ? {
+              needs: {
+                ...(chance(0.6) ? { power: chance(0.5) ? 'on' : 'off' } : {}),
+                unstarted: chance(0.4),
+                shutOff: chance(0.1),
+              },
+            }
+          : {}),
+        ...(chance(0.3)
+          ? { after: [`s${Math.floor(random.uniform() * (2 + (seed % 4)))}`].filter((id) => id !== `s${i}`) }
+          : {}),
+      }),
+    )
     const ordered = orderSteps(steps)
     if (ordered.ok) {
       possible++

@@ -1,3 +1,4 @@
+import type { KitEndId, ConnectorId, NetId } from '../dossiers/index.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import {
   feedCardOf,
@@ -14,7 +15,7 @@ import type { Finding } from '../wiring/index.ts'
 import { electricsOf } from './jobRoute.ts'
 
 /** Meter card of the ground check, by the end that is grounded. */
-export const groundCard = (kitEnd: string) => `ground.${kitEnd}`
+export const groundCard = (kitEnd: KitEndId) => `ground.${kitEnd}`
 
 /** Findings of feed and ground: what was measured, and what the figures give. */
 export function supplyFindings(dossiers: JobDossiers, state: JobState): Finding<SupplyRule>[] {
@@ -69,7 +70,7 @@ export function supplyFindings(dossiers: JobDossiers, state: JobState): Finding<
   return findings
 }
 
-function placeOf({ machine }: JobDossiers, net: string): string | undefined {
+function placeOf({ machine }: JobDossiers, net: NetId): ConnectorId | undefined {
   return machine.wires
     .flatMap((wire) => (wire.net === net ? [wire.from, wire.to] : []))
     .flatMap((end) => ('connector' in end ? [end.connector] : []))[0]

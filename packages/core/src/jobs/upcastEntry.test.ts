@@ -1,3 +1,5 @@
+import { ref } from '../shared/refCase.ts'
+import type { KitEndId } from '../dossiers/index.ts'
 import { describe, expect, test } from 'vitest'
 import { asJournal, gorseJob } from './journalCase.ts'
 import { checkReferences, replay } from './jobJournal.ts'
@@ -67,7 +69,7 @@ describe('a decision as it was written up to version 2', () => {
     ].map((entry, i) => ({ ...upcastEntry(entry), id: `e${i}` }))
     const state = replay(gorseJob, asJournal(chain))
     expect(state.held).toEqual([])
-    expect(state.decided.places.ground.value).toEqual({ closed: 'cap' })
+    expect(state.decided.places[ref<KitEndId>('ground')].value).toEqual({ closed: 'cap' })
     expect(state.decided.coverOrder?.value).toEqual(['side-right'])
   })
 

@@ -1,3 +1,4 @@
+import { asWritten } from '../shared/index.ts'
 import { z } from 'zod'
 import { alsoChosen, batteryChosen, coverOrderChosen, peopleChosen, wayChosen } from '../access/index.ts'
 import { feedingChosen, groundingChosen } from '../electrical/index.ts'
@@ -83,8 +84,8 @@ function readPlace(text: string): PlannedPlace | undefined {
   if (text === 'cap') return { closed: 'cap' }
   const [kind, id, cavity] = text.split('/')
   if (!id) return undefined
-  if (kind === 'stud') return { stud: id }
+  if (kind === 'stud') return asWritten<PlannedPlace>({ stud: id })
   if (kind !== 'plug') return undefined
-  if (cavity === undefined) return { connector: id }
-  return /^\d+$/.test(cavity) ? { connector: id, cavity: Number(cavity) } : undefined
+  if (cavity === undefined) return asWritten<PlannedPlace>({ connector: id })
+  return /^\d+$/.test(cavity) ? asWritten<PlannedPlace>({ connector: id, cavity: Number(cavity) }) : undefined
 }

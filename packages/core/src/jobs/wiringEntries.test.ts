@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { newEntrySchema } from './schema.ts'
 import { describe, expect, test } from 'vitest'
 import { wireLabels } from '../handover/index.ts'
@@ -10,8 +11,8 @@ const entries = (...bodies: EntryBody[]): NewEntry[] => bodies.map((body, i) => 
 const rules = (list: NewEntry[]) => jobFindings(saloon, replay(saloon, list)).map((finding) => finding.rule)
 const cut: EntryBody[] = ['maf-in', 'maf-out'].map((kitEnd) => ({
   kind: 'connected',
-  kitEnd,
-  to: { connector: 'ecu-a', cavity: 7 },
+  kitEnd: ref(kitEnd),
+  to: { connector: ref('ecu-a'), cavity: 7 },
   method: 'solder and sleeve',
 }))
 const word: EntryBody = {
@@ -19,7 +20,7 @@ const word: EntryBody = {
   act: 'cut',
   text: 'airflow wire',
   consentBy: 'the owner',
-  about: { kitEnd: 'maf-in' },
+  about: { kitEnd: ref('maf-in') },
 }
 
 describe('what cannot be taken back', () => {
@@ -73,13 +74,17 @@ describe('earlier work', () => {
 })
 
 describe('differences from the plan', () => {
-  const elsewhere: EntryBody = { kind: 'connected', kitEnd: 'ground', to: { stud: 'kick-ground' } }
-  const accept: EntryBody = { kind: 'difference-accepted', kitEnd: 'ground', reason: 'stud sheared' }
+  const elsewhere: EntryBody = { kind: 'connected', kitEnd: ref('ground'), to: { stud: ref('kick-ground') } }
+  const accept: EntryBody = { kind: 'difference-accepted', kitEnd: ref('ground'), reason: 'stud sheared' }
 
   test('accepted with a reason, the note goes; moved again, it comes back', () => {
     expect(rules(entries(elsewhere))).toContain('differs-from-plan')
     expect(rules(entries(elsewhere, accept))).not.toContain('differs-from-plan')
-    const moved = entries(elsewhere, accept, { kind: 'connected', kitEnd: 'ground', to: { stud: 'battery-negative' } })
+    const moved = entries(elsewhere, accept, {
+      kind: 'connected',
+      kitEnd: ref('ground'),
+      to: { stud: ref('battery-negative') },
+    })
     expect(rules(moved)).toContain('differs-from-plan')
   })
 
@@ -103,7 +108,7 @@ describe('readings on meter cards', () => {
     value,
     unit: 'V',
     card: 'throttle.find.ecu-a-26.key-on.v',
-    about: { kitEnd: 'throttle', connector: 'ecu-a', cavity: 26 },
+    about: { kitEnd: ref('throttle'), connector: ref('ecu-a'), cavity: 26 },
   })
 
   test('a bad figure is a finding with cause and next probe, until a good one follows', () => {
@@ -142,8 +147,8 @@ describe('decisions', () => {
   })
 
   test.each<EntryBody>([
-    { kind: 'place-chosen', kitEnd: 'ground', value: { stud: 'ghost' }, replaces: null },
-    { kind: 'place-chosen', kitEnd: 'ghost', value: { closed: 'cap' }, replaces: null },
+    { kind: 'place-chosen', kitEnd: ref('ground'), value: { stud: ref('ghost') }, replaces: null },
+    { kind: 'place-chosen', kitEnd: ref('ghost'), value: { closed: 'cap' }, replaces: null },
   ])('%j is unknown', (body) => {
     expect(planAppend(saloon, [], [{ id: 'x', ...body }])).toMatchObject({ kind: 'unknown' })
   })
@@ -161,7 +166,7 @@ test.each([
 })
 
 test('the battery is off from the step that takes it off to the one that brings it back', () => {
-  const done = (step: string): EntryBody => ({ kind: 'step-done', step })
+  const done = (step: string): EntryBody => ({ kind: 'step-done', step: ref(step) })
   expect(replay(saloon, []).power).toBe('on')
   expect(replay(saloon, entries(done('battery-off'))).power).toBe('off')
   expect(replay(saloon, entries(done('battery-off'), done('battery-on'))).power).toBe('on')

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { stations, type DossierPair, type Station } from '../dossiers/index.ts'
-import { defineEntry, doneBy, entryIdField, hashField, idField, known } from '../journal/index.ts'
+import { stations, type DossierPair, type Station, refOf } from '../dossiers/index.ts'
+import { defineEntry, doneBy, entryIdField, hashField, known } from '../journal/index.ts'
 import { photoShows, type PhotoState } from './state.ts'
 
 const entry = defineEntry<DossierPair, PhotoState, Station>()
@@ -19,10 +19,10 @@ export const photo = entry({
       .strictObject({
         station: z.enum(stations).optional(),
         entry: z.string().max(100).optional(),
-        step: idField.optional(),
-        cover: idField.optional(),
-        kitEnd: idField.optional(),
-        passage: idField.optional(),
+        step: refOf.step.optional(),
+        cover: refOf.cover.optional(),
+        kitEnd: refOf.kitEnd.optional(),
+        passage: refOf.passage.optional(),
       })
       .optional(),
   },

@@ -1,4 +1,4 @@
-import type { Station } from '../dossiers/index.ts'
+import type { Station, KitEndId, CoverId, PassageId, StepId } from '../dossiers/index.ts'
 import type { Done } from '../journal/index.ts'
 
 export const photoShows = ['before', 'damage', 'work', 'after'] as const
@@ -8,10 +8,10 @@ export type PhotoShows = (typeof photoShows)[number]
 export interface PhotoPlace {
   station?: Station
   entry?: string
-  step?: string
-  cover?: string
-  kitEnd?: string
-  passage?: string
+  step?: StepId
+  cover?: CoverId
+  kitEnd?: KitEndId
+  passage?: PassageId
 }
 
 export interface TakenPhoto extends Done {

@@ -1,4 +1,5 @@
-import type { Machine, PassageId, PointAt } from '../dossiers/index.ts'
+import { trunkPart } from './runBundles.ts'
+import type { Machine, PassageId, PointAt, PlaceId, ThingId, LoomPartId } from '../dossiers/index.ts'
 import { bundleDiameterMm, wireDiameterMm } from './bundles.ts'
 import { nodeOfTarget } from './layLoom.ts'
 import type { LaidLoom, LoomEnd, Stretch } from './model.ts'
@@ -8,7 +9,7 @@ import { routeGraph } from './routeGraph.ts'
 /** A line of the loom as it lies in the machine, with its thickness. */
 export interface LoomLine {
   /** `trunk`, or the end's id. */
-  part: string
+  part: LoomPartId
   points: PointAt[]
   diameterMm: number
 }
@@ -31,7 +32,7 @@ export function loomLines(machine: Machine, loom: LaidLoom): LoomLine[] {
   const diameterMm = (areas: readonly number[]) => bundleDiameterMm(areas.map(wireDiameterMm))
   return [
     {
-      part: 'trunk',
+      part: trunkPart,
       points: stretchPoints(machine, loom.trunk.stretches),
       diameterMm: diameterMm(loom.ends.flatMap((end) => end.areasMm2)),
     },
@@ -44,7 +45,7 @@ export function loomLines(machine: Machine, loom: LaidLoom): LoomLine[] {
 }
 
 /** Where a mount place is; undefined where nobody has said. */
-export function placePoint(machine: Machine, place: string): PointAt | undefined {
+export function placePoint(machine: Machine, place: PlaceId): PointAt | undefined {
   return pointOf(machine, { kind: 'place', id: place })
 }
 
@@ -53,7 +54,7 @@ export function endPoint(machine: Machine, end: LoomEnd): PointAt | undefined {
   return end.target ? pointOf(machine, end.target) : undefined
 }
 
-function pointOf(machine: Machine, target: Pick<NonNullable<LoomEnd['target']>, 'kind' | 'id'>): PointAt | undefined {
+function pointOf(machine: Machine, target: ThingId): PointAt | undefined {
   const graph = routeGraph(machine)
   const at = nodeOfTarget(graph, machine, target)
   return at ? graph.nodes[at.node].at : undefined

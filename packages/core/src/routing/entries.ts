@@ -1,14 +1,15 @@
 import { z } from 'zod'
-import { type DossierPair, endName, type PlaceId, type Station } from '../dossiers/index.ts'
-import { defineDecision, defineEntry, doneBy, idField, known, type Slot, slotOf } from '../journal/index.ts'
+import { type DossierPair, endName, type PlaceId, type Station, refOf } from '../dossiers/index.ts'
+import { defineDecision, defineEntry, doneBy, known, type Slot, slotOf } from '../journal/index.ts'
 import { sameValue, type Problem } from '../shared/index.ts'
+import { trunkPart } from './runBundles.ts'
 import { placesFor } from './loomEnds.ts'
 import { mountPractices } from './rankPlaces.ts'
 import { farUses, tiePractices, type RouteState } from './state.ts'
 
 const entry = defineEntry<DossierPair, RouteState, Station>()
 const decision = defineDecision<DossierPair, RouteState, Station>()
-const passages = z.array(idField).max(80)
+const passages = z.array(refOf.passage).max(80)
 
 const passageName = ({ machine }: DossierPair, id: string) =>
   machine.passages?.find((passage) => passage.id === id)?.name ?? id
@@ -19,10 +20,10 @@ const passageRefs = ({ machine }: DossierPair, id: string, path: string): Proble
 /** Where a branch, or the trunk, really lies: the passages in order. */
 export const routed = entry({
   kind: 'routed',
-  shape: { part: idField, passages, replaces: passages.nullable() },
+  shape: { part: refOf.loomPart, passages, replaces: passages.nullable() },
   replaces: true,
   refs: (dossiers, { part, passages: lain }) => [
-    ...(part === 'trunk' ? [] : known(dossiers.kit.ends, part, 'part', `end of the ${dossiers.kit.model} loom`)),
+    ...(part === trunkPart ? [] : known(dossiers.kit.ends, part, 'part', `end of the ${dossiers.kit.model} loom`)),
     ...lain.flatMap((id, i) => passageRefs(dossiers, id, `passages.${i}`)),
   ],
   apply(state, written) {
@@ -33,13 +34,13 @@ export const routed = entry({
   },
   place: () => 'lay-loom',
   words: ({ part, passages: lain }, dossiers) =>
-    `${part === 'trunk' ? 'Trunk' : endName(dossiers, part)} laid: ${lain.map((id) => passageName(dossiers, id)).join(', ') || 'straight to its place'}`,
+    `${part === trunkPart ? 'Trunk' : endName(dossiers, part)} laid: ${lain.map((id) => passageName(dossiers, id)).join(', ') || 'straight to its place'}`,
 })
 
 /** The module is held to its place, or fixed there. */
 export const mounted = entry({
   kind: 'mounted',
-  shape: { place: idField, trial: z.boolean() },
+  shape: { place: refOf.place, trial: z.boolean() },
   refs: ({ machine }, { place }) =>
     known(placesFor(machine, 'module'), place, 'place', `place for a module on the ${machine.model}`),
   apply(state, written) {
@@ -53,7 +54,7 @@ export const mounted = entry({
 
 export const tied = entry({
   kind: 'tied',
-  shape: { passage: idField },
+  shape: { passage: refOf.passage },
   refs: (dossiers, { passage }) => passageRefs(dossiers, passage, 'passage'),
   apply(state, written) {
     state.ties[written.passage] ??= doneBy(written)
@@ -82,7 +83,7 @@ export const tyingChosen = decision({
 export const mountPlaceChosen = decision({
   kind: 'mount-place-chosen',
   of: {},
-  value: idField,
+  value: refOf.place,
   at({ decided }) {
     const own: Slot<PlaceId> = slotOf(decided, 'mountPlace')
     return {
@@ -102,7 +103,7 @@ export const mountPlaceChosen = decision({
 export const farPlaceChosen = decision({
   kind: 'far-place-chosen',
   of: { use: z.enum(farUses) },
-  value: idField,
+  value: refOf.place,
   at: ({ decided }, { use }) => slotOf(decided.far, use),
   refs: ({ machine }, { use, value }) =>
     value === null ? [] : known(placesFor(machine, use), value, 'value', `place for a ${use} on the ${machine.model}`),

@@ -1,4 +1,14 @@
-import { asHeading, machineIndex, zoneAirC, type Hazard, type Machine, type Passage } from '../dossiers/index.ts'
+import {
+  asHeading,
+  machineIndex,
+  zoneAirC,
+  zoneOfPlace,
+  type Zone,
+  type Hazard,
+  type Machine,
+  type Passage,
+  type PointId,
+} from '../dossiers/index.ts'
 
 /** What sleeve a warm stretch wants, by the temperature the loom itself takes there, °C. Above the last nothing is laid. */
 export const sleeveLimitsC = { plain: 95, glass: 180, reflecting: 250 } as const
@@ -20,22 +30,20 @@ export function loomTemperatureC(surfaceC: number, clearMm: number, airC: number
 
 /** As warm as the air gets along a passage, °C: that of the warmer of its ends. A point has the air of the zones it serves. */
 export function passageAirC(machine: Machine, passage: Passage): number {
-  const { zones, connectors, studs } = machineIndex(machine)
-  const zonesAt = (end: string): string[] => {
-    if (zones.has(end)) return [end]
+  const { zones } = machineIndex(machine)
+  const zonesAt = (end: PointId): (Zone | undefined)[] => {
+    const own = machine.zones.find(({ id }) => id === end)
+    if (own) return [own]
     const spot = machine.spots?.find((item) => item.id === end)
     return (spot?.serves ?? []).flatMap((served) => {
-      const zone =
-        'connector' in served
-          ? connectors.get(served.connector)?.zone
-          : 'stud' in served
-            ? studs.get(served.stud)?.zone
-            : machine.places?.find((place) => place.id === served.place)?.zone
-      return zone === undefined ? [] : [zone]
+      const place = 'place' in served ? machine.places?.find(({ id }) => id === served.place) : undefined
+      if (place) return [zones.get(place.zone)]
+      const zone = 'place' in served ? undefined : zoneOfPlace(machine, served)
+      return zone ? [zone] : []
     })
   }
   const ends = [passage.from, passage.to].flatMap(zonesAt)
-  return Math.max(...(ends.length > 0 ? ends : ['']).map((zone) => zoneAirC(zones.get(zone))))
+  return Math.max(...(ends.length > 0 ? ends : [undefined]).map(zoneAirC))
 }
 
 /** The warmest the loom gets in a passage, °C. */

@@ -58,6 +58,6 @@ export {
   type RankedPlace,
 } from './rankPlaces.ts'
 export { routeGaps, routeGraph, steeringSlackM } from './routeGraph.ts'
-export { freeEndM, tieSpacingM } from './runBundles.ts'
+export { freeEndM, tieSpacingM, trunkPart } from './runBundles.ts'
 export { routeRules, type RouteRule } from './rules.ts'
 export { routeWords, type RouteFacts } from './words.ts'

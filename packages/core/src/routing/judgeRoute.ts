@@ -1,4 +1,4 @@
-import { machineIndex, type Machine, type PassageId } from '../dossiers/index.ts'
+import { type Machine, type PassageId } from '../dossiers/index.ts'
 import {
   barredWhy,
   hazardRemedy,
@@ -97,7 +97,7 @@ function gapsOf(machine: Machine, { from, target }: RouteAsked, built: readonly 
   const graph = routeGraph(machine)
   const ends = new Map(graph.edges.map((edge) => [edge.passage.id, [edge.a, edge.b]]))
   const gaps: JudgedRoute['gaps'] = []
-  const touch = (passage: string, nodes: ReadonlySet<number>) =>
+  const touch = (passage: PassageId, nodes: ReadonlySet<number>) =>
     (ends.get(passage) ?? []).some((node) => nodes.has(node))
   const reached = new Set<number>(from.flatMap((passage) => ends.get(passage) ?? []))
   if (reached.size === 0 && built.length > 0) for (const node of ends.get(built[0]) ?? []) reached.add(node)
@@ -115,8 +115,7 @@ function gapsOf(machine: Machine, { from, target }: RouteAsked, built: readonly 
   for (const passage of left) gaps.push({ passage, says: `"${nameOf(passage)}" joins nothing else of it.` })
   const end = target && nodeOfTarget(graph, machine, target)
   if (end && built.length > 0 && !reached.has(end.node)) {
-    const { connectors, studs } = machineIndex(machine)
-    const name = connectors.get(target.id)?.name ?? studs.get(target.id)?.name ?? target.name
+    const { name } = target
     gaps.push({ passage: built[built.length - 1], says: `the way written down does not lead to ${name}.` })
   }
   return gaps

@@ -1,4 +1,12 @@
-import { machineIndex, type Kit, type Machine, type MountPlace, type Passage } from '../dossiers/index.ts'
+import {
+  machineIndex,
+  type Kit,
+  type Machine,
+  type MountPlace,
+  type Passage,
+  type ThingId,
+  type LoomPartId,
+} from '../dossiers/index.ts'
 import { branchRoutes, type BranchRoutes, type WayLabel } from './branchRoutes.ts'
 import { bundleAreaMm2 } from './bundles.ts'
 import { bundleDose, hazardDose, passageTemperatureC, sleeveFor, type SleeveKind } from './hazards.ts'
@@ -37,7 +45,7 @@ interface TargetRoutes extends BranchRoutes {
 export function nodeOfTarget(
   graph: RouteGraph,
   machine: Machine,
-  target: { kind: 'connector' | 'stud' | 'place'; id: string },
+  target: ThingId,
 ): { node: number; lastM: number } | null {
   const served = graph.servedAt.get(`${target.kind}:${target.id}`)
   if (served !== undefined) return { node: served, lastM: 0 }
@@ -162,7 +170,7 @@ export function roomyLoom(loom: LoomToLay, graph: RouteGraph, start: number, lim
 }
 
 /** The same with one part more kept out of where the bundle is too thick. */
-function keptOut(graph: RouteGraph, { shut, path }: Attempt, over: LoomBundle, part: string): Shut {
+function keptOut(graph: RouteGraph, { shut, path }: Attempt, over: LoomBundle, part: LoomPartId): Shut {
   const edge = graph.edges.findIndex(({ passage }) => passage.id === over.passage)
   if (part !== trunkPart) {
     const known = shut.ends.get(part)

@@ -1,10 +1,12 @@
-import type { HazardKind } from '../dossiers/index.ts'
-import type { Hazard, MountPlace, PassageId, PlaceUse } from '../dossiers/index.ts'
+import type { Hazard, HazardKind, KitEndId, MountPlace, PassageId, PlaceUse, ThingId } from '../dossiers/index.ts'
 import type { SleeveKind } from './hazards.ts'
+
+/** What a branch leads to. */
+export type LoomTarget = { name: string } & ThingId
 
 /** One branch of a loom with where it is to end. */
 export interface LoomEnd {
-  id: string
+  id: KitEndId
   tag: string
   name: string
   breakOutM: number
@@ -13,7 +15,7 @@ export interface LoomEnd {
   loopM: number
   areasMm2: number[]
   /** Null: capped or closed, stays bundled at its break-out. */
-  target: { kind: 'connector' | 'stud' | 'place'; id: string; name: string } | null
+  target: LoomTarget | null
   /** Why it is never made longer; null: an extension will do. */
   never: string | null
   /** What hangs on it and has a place of its own. */

@@ -1,5 +1,7 @@
+import { asWritten } from '../shared/index.ts'
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
-import { parseMachine, type Machine } from '../dossiers/index.ts'
+import { parseMachine, type Machine, type Passage, type KitEnd } from '../dossiers/index.ts'
 import { fittings, shippedKit, shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
 import { bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from './bundles.ts'
 import { hazardDose, loomTemperatureC, passageTemperatureC, sleeveFor } from './hazards.ts'
@@ -94,13 +96,14 @@ describe('slack and heat', () => {
     expect(loomTemperatureC(450, 25, 50)).toBe(150)
     expect(loomTemperatureC(450, 25, 90)).toBe(180)
     expect([90, 150, 240, 300].map(sleeveFor)).toEqual(['plain', 'glass', 'reflecting', null])
-    const hot = (clearMm: number) => ({
-      id: 'x',
-      name: 'x',
-      from: 'a',
-      to: 'b',
-      hazards: [{ kind: 'hot' as const, surfaceC: 600, clearMm, what: 'pipe' }],
-    })
+    const hot = (clearMm: number) =>
+      asWritten<Passage>({
+        id: 'x',
+        name: 'x',
+        from: 'a',
+        to: 'b',
+        hazards: [{ kind: 'hot' as const, surfaceC: 600, clearMm, what: 'pipe' }],
+      })
     expect(passageTemperatureC(hot(5), 50)).toBeGreaterThan(250)
     expect(hazardDose(hot(30), 1, 50)).toBeGreaterThan(hazardDose(hot(90), 1, 50))
   })
@@ -129,9 +132,11 @@ describe('slack and heat', () => {
       [0.5, 0.5],
     ])
       expect(pathLengthM(partOfPath(path, from, to))).toBeCloseTo(2 * Math.abs(to - from), 9)
-    expect(passageLength({ id: 'x', name: 'x', from: 'a', to: 'b', hazards: [] }, path[0], undefined)).toBeNull()
     expect(
-      passageLength({ id: 'x', name: 'x', from: 'a', to: 'b', hazards: [] }, path[0], path[1])?.lengthM,
+      passageLength({ id: ref('x'), name: 'x', from: ref('a'), to: ref('b'), hazards: [] }, path[0], undefined),
+    ).toBeNull()
+    expect(
+      passageLength({ id: ref('x'), name: 'x', from: ref('a'), to: ref('b'), hazards: [] }, path[0], path[1])?.lengthM,
     ).toBeCloseTo(7 / 6)
   })
 })
@@ -145,7 +150,7 @@ describe('wideband leads on 60 random machines', () => {
       if (!place) continue
       const machineWith = { ...machine, places: [machine.places?.[0] ?? place, { ...place, use: 'sensor' as const }] }
       const [pair] = kit.ends
-      const lead = {
+      const lead = asWritten<KitEnd>({
         type: 'plug' as const,
         id: 'w',
         tag: 'W',
@@ -157,7 +162,7 @@ describe('wideband leads on 60 random machines', () => {
         far: 'sensor' as const,
         enters: ['s'],
         telling: 'x',
-      }
+      })
       const plan = planRoutes(machineWith, { ...kit, ends: [...kit.ends, lead] }, { matches })
       if (!plan.ok) continue
       for (const { branches, against } of plan.value.places) {
@@ -235,7 +240,11 @@ describe('bad input is named, with a remedy', () => {
       'spots.0.id',
       'is a zone already',
     ],
-    [(machine: Machine) => machine.spots?.[0].serves.push({ stud: 'moon' }), 'spots.0.serves.1', 'is called "moon"'],
+    [
+      (machine: Machine) => machine.spots?.[0].serves.push({ stud: ref('moon') }),
+      'spots.0.serves.1',
+      'is called "moon"',
+    ],
     [(machine: Machine) => delete machine.steering, 'passages.19.steering', 'how far it turns'],
   ])('a document with %s is refused by path', (spoil, path, says) => {
     const machine = structuredClone(gorse)

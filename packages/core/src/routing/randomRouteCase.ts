@@ -1,5 +1,6 @@
-import type { Hazard, InlinePair, Kit, Machine, Passage, Spot } from '../dossiers/index.ts'
-import { seededRandom } from '../shared/index.ts'
+import type { Hazard, InlinePair, Kit, Machine, ConnectorId, KitEndId } from '../dossiers/index.ts'
+import type { Passage, Spot } from '../dossiers/shipped/written.ts'
+import { asWritten, seededRandom, asId } from '../shared/index.ts'
 import type { Match } from '../wiring/index.ts'
 import { shippedKit, shippedMachine } from '../wiring/shippedCase.ts'
 
@@ -77,7 +78,7 @@ export function randomRoute(
   const trunkM = Math.round(random.between(0.3, 0.9) * 100) / 100
   const ends = Array.from({ length: sizes.branches }, (_, i): InlinePair => ({
     ...pair,
-    id: `e${i}`,
+    id: asId<KitEndId>(`e${i}`),
     tag: `E${i}`,
     name: `Pair ${i}`,
     breakOutM: Math.round(random.between(0, trunkM) * 100) / 100,
@@ -93,7 +94,7 @@ export function randomRoute(
   }))
   places.forEach((place) => spots[pick(sizes.points)].serves.push({ place: place.id }))
   return {
-    machine: {
+    machine: asWritten<Machine>({
       ...base,
       id: `random-${seed}`,
       zones: base.zones.map(({ at: _at, ...zone }) => zone),
@@ -107,11 +108,11 @@ export function randomRoute(
       spots,
       passages,
       variants: [],
-    },
+    }),
     kit: { ...loom, trunkM, ends, places: [] },
     matches: ends.map((end, i) => ({
       kitEnd: end.id,
-      target: { connector: `c${i}` },
+      target: { connector: asId<ConnectorId>(`c${i}`) },
       cost: 0,
       breakdown: [],
       reasons: [],

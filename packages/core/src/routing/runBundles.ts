@@ -1,3 +1,5 @@
+import { asId } from '../shared/index.ts'
+import type { PassageId, LoomPartId } from '../dossiers/index.ts'
 import { bundleAreaMm2, bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from './bundles.ts'
 import type { LaidLoom, LoomEnd, PassageBundle, RoutedBranch, RoutedTrunk } from './model.ts'
 import type { RouteGraph } from './routeGraph.ts'
@@ -12,11 +14,11 @@ export const freeEndM = 0.15
 export const exitM = 0.04
 
 /** The trunk as a part of the loom; branches are called by their ends. */
-export const trunkPart = 'trunk'
+export const trunkPart = asId<LoomPartId>('trunk')
 
 export type LoomBundle = PassageBundle & {
   /** The trunk and the ends whose wires lie at the thickest place. */
-  parts: string[]
+  parts: LoomPartId[]
   /** Where that is, as a share of the passage. */
   at: number
 }
@@ -34,7 +36,7 @@ export function bundlesOf(
   branches: readonly Pick<RoutedBranch, 'stretches' | 'end'>[],
 ): LoomBundle[] {
   const lying = new Map<string, Lying[]>()
-  const add = (passage: string, from: number, to: number, wires: readonly number[], part: string) =>
+  const add = (passage: PassageId, from: number, to: number, wires: readonly number[], part: LoomPartId) =>
     lying.set(passage, [
       ...(lying.get(passage) ?? []),
       { from: Math.min(from, to), to: Math.max(from, to), wires, part },
@@ -81,7 +83,7 @@ interface Lying {
   from: number
   to: number
   wires: readonly number[]
-  part: string
+  part: LoomPartId
 }
 
 type Thickest = Pick<LoomBundle, 'parts' | 'at'> & { wires: number[] }
@@ -104,7 +106,7 @@ function thickest(lying: readonly Lying[]): Thickest {
 /** Ties along everything that lies there, each stretch counted once however many branches share it; none in the last bit before a plug. */
 export function tiesOf(graph: RouteGraph, trunk: RoutedTrunk, branches: readonly RoutedBranch[]): LaidLoom['ties'] {
   const covered = new Map<string, [number, number][]>()
-  const cover = (passage: string, from: number, to: number) => {
+  const cover = (passage: PassageId, from: number, to: number) => {
     if (Math.abs(to - from) < 1e-6) return
     covered.set(passage, [...(covered.get(passage) ?? []), [Math.min(from, to), Math.max(from, to)]])
   }

@@ -1,4 +1,4 @@
-import type { Machine, PassageId, PlaceId, PlaceUse } from '../dossiers/index.ts'
+import type { Machine, PassageId, PlaceId, PlaceUse, LoomPartId } from '../dossiers/index.ts'
 import type { Decided, Done } from '../journal/index.ts'
 import { placesFor, type FarPlaces } from './loomEnds.ts'
 import { mountPractices, type MountPractice } from './rankPlaces.ts'
@@ -29,7 +29,7 @@ export interface RouteDecisions {
 /** Where the loom and the module really are. */
 export interface RouteState {
   /** By part: the trunk, or an end. */
-  routes: Record<string, Done & { passages: PassageId[] }>
+  routes: Record<LoomPartId, Done & { passages: PassageId[] }>
   mounted: (Done & { place: PlaceId; trial: boolean }) | null
   ties: Record<PassageId, Done>
   decided: RouteDecisions

@@ -1,13 +1,13 @@
 import { z } from 'zod'
-import type { DossierPair, Station } from '../dossiers/index.ts'
-import { defineEntry, doneBy, idField, known } from '../journal/index.ts'
+import { type DossierPair, type Station, refOf } from '../dossiers/index.ts'
+import { defineEntry, doneBy, known } from '../journal/index.ts'
 import type { Problem } from '../shared/index.ts'
 import type { SetupState } from './state.ts'
 
 /** One setting of the unit, with the value it takes the place of. */
 export const setting = defineEntry<DossierPair, SetupState, Station>()({
   kind: 'setting',
-  shape: { setting: idField, value: z.string().min(1).max(200), replaces: z.string().max(200).nullable() },
+  shape: { setting: refOf.setting, value: z.string().min(1).max(200), replaces: z.string().max(200).nullable() },
   replaces: true,
   refs({ kit }, { setting: id, value: text }): Problem[] {
     const found = kit.settings.find((item) => item.id === id)

@@ -5,7 +5,7 @@ export { cleanText, deepestJson, findUnclean, idText, isCleanText, largestIntege
 export { csvText, readCsvCell } from './csvText.ts'
 export { problemsOfZod } from './zodProblems.ts'
 export type { ShapeOf } from './shape.ts'
-export type { Flavour } from './flavour.ts'
+export { asId, asWritten, idIn, type Brand, type Written } from './brand.ts'
 export { sameValue } from './sameValue.ts'
 export { contentHash, sha256Hex } from './contentHash.ts'
 export { solveAssignment, type Assignment } from './numeric/solveAssignment.ts'

@@ -1,3 +1,5 @@
+import type { Erratum } from './model.ts'
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
 import { parseMachine, type Kit } from '../dossiers/index.ts'
 import { checkWiring } from './checkWiring.ts'
@@ -143,7 +145,9 @@ describe('rules that need more than another connection', () => {
         if (end.id === 'reference' && end.type === 'flying-lead')
           Object.assign(end, { reference: undefined, currentA: 0.9, wants: { signal: 'power-ground', role: 'ground' } })
     })
-    const made: Connection[] = [{ kitEnd: 'reference', to: { connector: 'coolant', cavity: 2 }, tugged: true }]
+    const made: Connection[] = [
+      { kitEnd: ref('reference'), to: { connector: ref('coolant'), cavity: 2 }, tugged: true },
+    ]
     const found = checkWiring(marlow, heater, made).find((finding) => finding.rule === 'ground-sensor')
     expect(found?.reason).toContain('0.9 A')
     expect(wiringRules['ground-sensor'].liftable).toBe(false)
@@ -162,7 +166,7 @@ describe('rules that need more than another connection', () => {
     const kit = changed(a2, (copy) => {
       copy.ends.push({
         type: 'flying-lead',
-        id: 'switch',
+        id: ref('switch'),
         tag: 'Z',
         name: 'Switch pin',
         breakOutM: 0.3,
@@ -178,18 +182,18 @@ describe('rules that need more than another connection', () => {
     const plan = proposeMatches(machine, kit)
     expect(plan.find((match) => match.kitEnd === 'switch')?.target).toEqual({ connector: 'ecu-b', cavity: free.number })
     const put = (cavity: number): Connection[] => [
-      { kitEnd: 'switch', to: { connector: 'ecu-b', cavity }, method: 'added pin', tugged: true },
+      { kitEnd: ref('switch'), to: { connector: ref('ecu-b'), cavity }, method: 'added pin', tugged: true },
     ]
     expect(rules(checkWiring(machine, kit, put(1), { plan }))).toContain('pin-occupied')
     expect(rules(checkWiring(machine, kit, put(free.number), { plan }))).not.toContain('pin-occupied')
   })
 
   test('an erratum is shown on its machine and kit only', () => {
-    const erratum = {
+    const erratum: Erratum = {
       id: 'x',
-      kit: 'thistle-a2',
+      kit: ref('thistle-a2'),
       machine: marlow.id,
-      kitEnd: 'rpm',
+      kitEnd: ref('rpm'),
       says: 'black/orange',
       is: 'it is black with a brown stripe',
       by: 'Runa',

@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { Kit, Machine } from '../dossiers/index.ts'
@@ -24,72 +25,92 @@ test('the job done as planned has no stop and no fix', () => {
 
 /** How each rule is made to fire; what is right above shows that it does not fire by itself. */
 const mistakes: [WiringRule, Connection[], string][] = [
-  ['pair-to-itself', instead('injector', { kitEnd: 'injector', to: { kitEnd: 'injector' } }), 'Part the two halves'],
-  ['loom-to-loom', instead('injector', { kitEnd: 'injector', to: { kitEnd: 'coil' } }), 'Part them'],
+  [
+    'pair-to-itself',
+    instead('injector', { kitEnd: ref('injector'), to: { kitEnd: ref('injector') } }),
+    'Part the two halves',
+  ],
+  ['loom-to-loom', instead('injector', { kitEnd: ref('injector'), to: { kitEnd: ref('coil') } }), 'Part them'],
   [
     'pair-one-side',
-    instead('coil', { kitEnd: 'coil', to: { connector: 'coil', side: 'factory' }, tugged: true }),
+    instead('coil', { kitEnd: ref('coil'), to: { connector: ref('coil'), side: 'factory' }, tugged: true }),
     'onto the ignition coil',
   ],
   [
     'pair-one-side',
-    instead('coil', { kitEnd: 'coil', to: { connector: 'coil', side: 'device' }, tugged: true }),
+    instead('coil', { kitEnd: ref('coil'), to: { connector: ref('coil'), side: 'device' }, tugged: true }),
     'factory plug',
   ],
   [
     'pair-split',
     instead(
       'crank',
-      { kitEnd: 'crank', to: { connector: 'crank', side: 'factory' }, tugged: true },
-      { kitEnd: 'crank', to: { connector: 'fan', side: 'device' }, tugged: true },
+      { kitEnd: ref('crank'), to: { connector: ref('crank'), side: 'factory' }, tugged: true },
+      { kitEnd: ref('crank'), to: { connector: ref('fan'), side: 'device' }, tugged: true },
     ),
     'Crank sensor plug',
   ],
   [
     'wrong-connector',
-    instead('crank', { kitEnd: 'crank', to: { connector: 'fan' }, tugged: true }),
+    instead('crank', { kitEnd: ref('crank'), to: { connector: ref('fan') }, tugged: true }),
     'Crank sensor plug',
   ],
-  ['pins-differ', instead('crank', { kitEnd: 'crank', to: { connector: 'coil' }, tugged: true }), 'Crank sensor plug'],
+  [
+    'pins-differ',
+    instead('crank', { kitEnd: ref('crank'), to: { connector: ref('coil') }, tugged: true }),
+    'Crank sensor plug',
+  ],
   [
     'stripe-swapped',
-    instead('throttle', { kitEnd: 'throttle', to: { connector: 'neutral', cavity: 1 }, tugged: true }),
+    instead('throttle', { kitEnd: ref('throttle'), to: { connector: ref('neutral'), cavity: 1 }, tugged: true }),
     'Throttle sensor plug, cavity 2',
   ],
   [
     'wrong-wire',
-    instead('throttle', { kitEnd: 'throttle', to: { connector: 'throttle', cavity: 1 }, tugged: true }),
+    instead('throttle', { kitEnd: ref('throttle'), to: { connector: ref('throttle'), cavity: 1 }, tugged: true }),
     'Throttle sensor plug, cavity 2',
   ],
   [
     'no-wire',
-    instead('throttle', { kitEnd: 'throttle', to: { connector: 'pump', cavity: 4 }, tugged: true }),
+    instead('throttle', { kitEnd: ref('throttle'), to: { connector: ref('pump'), cavity: 4 }, tugged: true }),
     'cavity 2',
   ],
   [
     'barred-circuit',
-    instead('throttle', { kitEnd: 'throttle', to: { connector: 'coil', cavity: 2 }, tugged: true }),
+    instead('throttle', { kitEnd: ref('throttle'), to: { connector: ref('coil'), cavity: 2 }, tugged: true }),
     'Mend the wire',
   ],
   [
     'ground-live',
-    instead('ground', { kitEnd: 'ground', to: { stud: 'starter-live' }, tugged: true }),
+    instead('ground', { kitEnd: ref('ground'), to: { stud: ref('starter-live') }, tugged: true }),
     'Battery negative off',
   ],
-  ['wrong-kind', instead('ground', { kitEnd: 'ground', to: { connector: 'coil' }, tugged: true }), 'Engine strap stud'],
-  ['wrong-kind', instead('coil', { kitEnd: 'coil', to: { stud: 'engine-strap' }, tugged: true }), 'Ignition coil plug'],
-  ['wrong-kind', instead('throttle', { kitEnd: 'throttle', to: { stud: 'engine-strap' }, tugged: true }), 'cavity 2'],
+  [
+    'wrong-kind',
+    instead('ground', { kitEnd: ref('ground'), to: { connector: ref('coil') }, tugged: true }),
+    'Engine strap stud',
+  ],
+  [
+    'wrong-kind',
+    instead('coil', { kitEnd: ref('coil'), to: { stud: ref('engine-strap') }, tugged: true }),
+    'Ignition coil plug',
+  ],
+  [
+    'wrong-kind',
+    instead('throttle', { kitEnd: ref('throttle'), to: { stud: ref('engine-strap') }, tugged: true }),
+    'cavity 2',
+  ],
   ['end-open', instead('ground'), 'Engine strap stud'],
   ['spare-open', instead('speed'), 'Cap it'],
   ['port-open', instead('bus'), 'Put the terminator in'],
-  ['port-wrong-closure', instead('bus', { kitEnd: 'bus', to: { closed: 'cap' } }), 'terminator'],
-  ['closed-but-wanted', instead('ground', { kitEnd: 'ground', to: { closed: 'cap' } }), 'Take the cap off'],
-  ['not-tugged', instead('ground', { kitEnd: 'ground', to: { stud: 'engine-strap' } }), 'Pull at it'],
+  ['port-wrong-closure', instead('bus', { kitEnd: ref('bus'), to: { closed: 'cap' } }), 'terminator'],
+  ['closed-but-wanted', instead('ground', { kitEnd: ref('ground'), to: { closed: 'cap' } }), 'Take the cap off'],
+  ['not-tugged', instead('ground', { kitEnd: ref('ground'), to: { stud: ref('engine-strap') } }), 'Pull at it'],
   [
     'tap-size',
     instead('throttle', {
-      kitEnd: 'throttle',
-      to: { connector: 'throttle', cavity: 2 },
+      kitEnd: ref('throttle'),
+      to: { connector: ref('throttle'), cavity: 2 },
       method: 'displacement tap',
       tugged: true,
     }),
@@ -98,8 +119,8 @@ const mistakes: [WiringRule, Connection[], string][] = [
   [
     'tap-place',
     instead('throttle', {
-      kitEnd: 'throttle',
-      to: { connector: 'throttle', cavity: 2 },
+      kitEnd: ref('throttle'),
+      to: { connector: ref('throttle'), cavity: 2 },
       method: 'solder and sleeve',
       tugged: true,
     }),
@@ -107,7 +128,7 @@ const mistakes: [WiringRule, Connection[], string][] = [
   ],
   [
     'differs-from-plan',
-    instead('ground', { kitEnd: 'ground', to: { stud: 'battery-negative' }, tugged: true }),
+    instead('ground', { kitEnd: ref('ground'), to: { stud: ref('battery-negative') }, tugged: true }),
     'may stay',
   ],
 ]
@@ -131,14 +152,26 @@ describe('rules that need another machine or kit', () => {
     })
 
   test('a feed on an always-live wire', () => {
-    const made = instead('throttle', { kitEnd: 'throttle', to: { connector: 'diagnostic', cavity: 1 }, tugged: true })
+    const made = instead('throttle', {
+      kitEnd: ref('throttle'),
+      to: { connector: ref('diagnostic'), cavity: 1 },
+      tugged: true,
+    })
     expect(rulesFor(made, machine, leadWanting('supply-switched', 'supply'))).toContain('feed-always-live')
-    const right = instead('throttle', { kitEnd: 'throttle', to: { connector: 'dash', cavity: 1 }, tugged: true })
+    const right = instead('throttle', {
+      kitEnd: ref('throttle'),
+      to: { connector: ref('dash'), cavity: 1 },
+      tugged: true,
+    })
     expect(rulesFor(right, machine, leadWanting('supply-switched', 'supply'))).not.toContain('feed-always-live')
   })
 
   test('a power ground on a sensor ground', () => {
-    const made = instead('throttle', { kitEnd: 'throttle', to: { connector: 'throttle', cavity: 3 }, tugged: true })
+    const made = instead('throttle', {
+      kitEnd: ref('throttle'),
+      to: { connector: ref('throttle'), cavity: 3 },
+      tugged: true,
+    })
     expect(rulesFor(made, machine, leadWanting('power-ground', 'ground'))).toContain('ground-sensor')
     expect(rulesFor(made)).not.toContain('ground-sensor')
   })
@@ -146,14 +179,17 @@ describe('rules that need another machine or kit', () => {
   test('a ring under a sensor-ground stud, and an eye too small', () => {
     const odd = structuredClone(machine)
     odd.studs.push({
-      id: 'reference',
+      id: ref('reference'),
       name: 'Reference stud',
-      net: 'sgnd',
-      zone: 'under-seat',
+      net: ref('sgnd'),
+      zone: ref('under-seat'),
       place: 'there',
       threadMm: 8,
     })
-    const rules = rulesFor(instead('ground', { kitEnd: 'ground', to: { stud: 'reference' }, tugged: true }), odd)
+    const rules = rulesFor(
+      instead('ground', { kitEnd: ref('ground'), to: { stud: ref('reference') }, tugged: true }),
+      odd,
+    )
     expect(rules).toEqual(expect.arrayContaining(['ground-sensor', 'ring-size']))
   })
 
@@ -162,7 +198,7 @@ describe('rules that need another machine or kit', () => {
       rulesFor(
         rightConnections(),
         machine,
-        otherKit((copy) => (copy.fits = ['something-else'])),
+        otherKit((copy) => (copy.fits = [ref('something-else')])),
       ),
     ).toContain('wrong-machine')
   })
@@ -211,10 +247,12 @@ describe('any wrong place for any end', () => {
         fc.constantFrom('injector', 'coil', 'crank'),
         fc.constantFrom(...machine.connectors.map((connector) => connector.id)),
         (kitEnd, connector) => {
-          const stops = checkWiring(machine, kit, instead(kitEnd, { kitEnd, to: { connector }, tugged: true })).filter(
-            (finding) => finding.severity === 'stop',
-          )
-          expect(stops.length > 0).toBe(connector !== kitEnd)
+          const stops = checkWiring(
+            machine,
+            kit,
+            instead(kitEnd, { kitEnd: ref(kitEnd), to: { connector }, tugged: true }),
+          ).filter((finding) => finding.severity === 'stop')
+          expect(stops.length > 0).toBe(connector !== ref(kitEnd))
         },
       ),
     )
@@ -224,7 +262,7 @@ describe('any wrong place for any end', () => {
     for (const to of leadPlaces) {
       const right = machine.wires.find((wire) => wire.net === 'throttle-signal')
       const isRight = [right?.from, right?.to].some((place) => JSON.stringify(place) === JSON.stringify(to))
-      const made = instead('throttle', { kitEnd: 'throttle', to, method: 'piercing screw tap', tugged: true })
+      const made = instead('throttle', { kitEnd: ref('throttle'), to, method: 'piercing screw tap', tugged: true })
       const stops = checkWiring(machine, kit, made).filter((finding) => finding.severity === 'stop')
       expect(stops.length > 0, JSON.stringify(to)).toBe(!isRight)
     }

@@ -1,11 +1,10 @@
 import { z } from 'zod'
-import { endName, stepOf, tapMethods, type DossierPair, type Station } from '../dossiers/index.ts'
+import { endName, stepOf, tapMethods, type DossierPair, type Station, refOf, type KitEndId } from '../dossiers/index.ts'
 import {
   defineDecision,
   defineEntry,
   doneBy,
   entryIdField,
-  idField,
   known,
   nameField,
   textField,
@@ -25,7 +24,7 @@ const decision = defineDecision<DossierPair, WiringState, Station>()
 const about = z.strictObject(placeFields).optional()
 
 const ofLoom = ({ kit }: DossierPair) => `end of the ${kit.model} loom`
-const endRefs = (dossiers: DossierPair, { kitEnd }: { kitEnd: string }): Problem[] =>
+const endRefs = (dossiers: DossierPair, { kitEnd }: { kitEnd: KitEndId }): Problem[] =>
   known(dossiers.kit.ends, kitEnd, 'kitEnd', ofLoom(dossiers))
 
 export const reading = entry({
@@ -34,7 +33,7 @@ export const reading = entry({
     quantity: z.string().min(1).max(200),
     value: z.number(),
     unit: z.string().max(20),
-    step: idField.optional(),
+    step: refOf.step.optional(),
     /* the meter card it answers */
     card: z.string().min(1).max(120).optional(),
     about,
@@ -50,7 +49,7 @@ export const reading = entry({
 export const connected = entry({
   kind: 'connected',
   shape: {
-    kitEnd: idField,
+    kitEnd: refOf.kitEnd,
     to: connectionTargetSchema,
     method: z.enum(tapMethods).optional(),
     /* fuse put into the lead, A, where it is another than the kit's */
@@ -81,7 +80,7 @@ export const connected = entry({
 
 export const disconnected = entry({
   kind: 'disconnected',
-  shape: { kitEnd: idField, side: z.enum(pairSides).optional() },
+  shape: { kitEnd: refOf.kitEnd, side: z.enum(pairSides).optional() },
   refs: endRefs,
   apply: disconnectEnd,
   place: () => 'hook-up',
@@ -90,7 +89,7 @@ export const disconnected = entry({
 
 export const tugged = entry({
   kind: 'tugged',
-  shape: { kitEnd: idField },
+  shape: { kitEnd: refOf.kitEnd },
   refs: endRefs,
   apply(state, { kitEnd }) {
     const made = state.connections.filter((connection) => connection.kitEnd === kitEnd)
@@ -138,7 +137,7 @@ export const dealtWith = entry({
 
 export const differenceAccepted = entry({
   kind: 'difference-accepted',
-  shape: { kitEnd: idField, reason: textField },
+  shape: { kitEnd: refOf.kitEnd, reason: textField },
   refs: endRefs,
   apply(state, written) {
     const made = state.connections.find((connection) => connection.kitEnd === written.kitEnd)
@@ -160,7 +159,7 @@ export const joiningChosen = decision({
 /** The place of an end, fixed by hand: a plug, a cavity, a stud, or capped. */
 export const placeChosen = decision({
   kind: 'place-chosen',
-  of: { kitEnd: idField },
+  of: { kitEnd: refOf.kitEnd },
   value: plannedPlaceSchema,
   at: ({ decided }, { kitEnd }) => slotOf(decided.places, kitEnd),
   refs(dossiers, written) {

@@ -1,5 +1,6 @@
 import { composeVariant, parseKit, parseMachine, type Kit, type Machine } from '../dossiers/index.ts'
 import { shippedDossiers } from '../dossiers/shipped/index.ts'
+import { asWritten, type Written } from '../shared/index.ts'
 import type { Connection } from './model.ts'
 
 /** The shipped quad and its kit, for tests and benches. */
@@ -14,8 +15,8 @@ export function gorseCase(variant?: string): { machine: Machine; kit: Kit } {
 
 /** Everything connected as planned on the base quad. */
 export function rightConnections(): Connection[] {
-  return [
-    ...['injector', 'coil', 'crank'].flatMap((id): Connection[] => [
+  return asWritten<Connection[]>([
+    ...['injector', 'coil', 'crank'].flatMap((id): Written<Connection>[] => [
       { kitEnd: id, to: { connector: id, side: 'factory' }, tugged: true },
       { kitEnd: id, to: { connector: id, side: 'device' }, tugged: true },
     ]),
@@ -23,5 +24,5 @@ export function rightConnections(): Connection[] {
     { kitEnd: 'ground', to: { stud: 'engine-strap' }, tugged: true },
     { kitEnd: 'speed', to: { closed: 'cap' } },
     { kitEnd: 'bus', to: { closed: 'terminator' } },
-  ]
+  ])
 }

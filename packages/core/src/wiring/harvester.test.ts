@@ -1,3 +1,5 @@
+import { ref } from '../shared/refCase.ts'
+import type { NetId } from '../dossiers/index.ts'
 import { expect, test } from 'vitest'
 import { feedOptions } from '../electrical/index.ts'
 import { plannedConnections } from './plannedConnections.ts'
@@ -10,7 +12,7 @@ const field = shippedKit('thistle-d3-field')
 const plan = proposeMatches(t9, field)
 
 test('outer plug, bracket loom and inner plug lie in series: the drive passes the module before it reaches an injector', () => {
-  for (const net of ['inj-1p', 'inj-6p']) {
+  for (const net of ['inj-1p', 'inj-6p'].map(ref<NetId>)) {
     const { ways, module } = traceSignal(t9, field, plannedConnections(t9, field, plan), net)
     expect(module).toBe('changes it')
     expect(ways).toHaveLength(1)

@@ -1,4 +1,4 @@
-import { wireAt, machineIndex, type Kit, type Machine, type TapMethod, type Zone } from '../dossiers/index.ts'
+import { wireAt, zoneOfPlace, type Kit, type Machine, type TapMethod, type Zone } from '../dossiers/index.ts'
 import type { ConnectionTarget } from './model.ts'
 
 /** Joints that hold a cut end. */
@@ -47,8 +47,7 @@ export function adviseJoint(
   if (!('connector' in target) || !('cavity' in target)) return null
   if (end.intoSpare)
     return { method: 'added pin', why: 'The cavity is empty: a pin with its seal, no wire is touched.' }
-  const index = machineIndex(machine)
-  const zone = index.zones.get(index.connectors.get(target.connector)?.zone ?? '')
+  const zone = zoneOfPlace(machine, { connector: target.connector })
   const wire = wireAt(machine, target.connector, target.cavity)
   if (!wire) return null
   const conditions = zone?.conditions ?? []

@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { expect, test } from 'vitest'
 import { candidateCost, candidatesOf } from './matchCost.ts'
 import { proposeMatches } from './proposeMatches.ts'
@@ -38,17 +39,17 @@ const kittiwake = shippedMachine('ostrel-kittiwake-640')
 const p4 = shippedKit('quernby-p4-eight')
 
 test('a locked choice is kept and everything else is worked out around it', () => {
-  const plan = proposeMatches(kittiwake, p4, [{ kitEnd: 'coil-1', to: { connector: 'coil-4' } }])
+  const plan = proposeMatches(kittiwake, p4, [{ kitEnd: ref('coil-1'), to: { connector: ref('coil-4') } }])
   const of = (id: string) => plan.find((match) => match.kitEnd === id)
   expect(of('coil-1')).toMatchObject({ target: { connector: 'coil-4' }, locked: true })
   expect(of('coil-4')?.target).toEqual({ connector: 'coil-1' })
   expect(of('coil-2')?.target).toEqual({ connector: 'coil-2' })
-  const capped = proposeMatches(kittiwake, p4, [{ kitEnd: 'throttle', to: null }])
+  const capped = proposeMatches(kittiwake, p4, [{ kitEnd: ref('throttle'), to: null }])
   expect(capped.find((match) => match.kitEnd === 'throttle')?.target).toBeNull()
 })
 
 test('a place fixed by hand that the check would stop is no place, and the reason is the one of the check', () => {
-  const plan = proposeMatches(kittiwake, p4, [{ kitEnd: 'low-1', to: { connector: 'injector-2-low' } }])
+  const plan = proposeMatches(kittiwake, p4, [{ kitEnd: ref('low-1'), to: { connector: ref('injector-2-low') } }])
   const of = (id: string) => plan.find((match) => match.kitEnd === id)
   expect(of('low-1')).toMatchObject({ target: null, locked: true })
   expect(of('low-1')?.reasons[0]).toContain('is for number 1')

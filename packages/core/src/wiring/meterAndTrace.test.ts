@@ -1,5 +1,6 @@
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
-import type { KitEnd, Machine } from '../dossiers/index.ts'
+import type { KitEnd, Machine, ConnectorId } from '../dossiers/index.ts'
 import { findWires } from './findWires.ts'
 import { identifyWire } from './identifyWire.ts'
 import { adviseJoint } from './joinMethods.ts'
@@ -188,7 +189,7 @@ describe('what a figure means', () => {
 
 describe('the way of a signal', () => {
   test('a cut airflow signal: control unit, answer, question, meter', () => {
-    const trace = traceSignal(marlow, a2, planned, 'maf')
+    const trace = traceSignal(marlow, a2, planned, ref('maf'))
     expect(trace.module).toBe('changes it')
     expect(trace.ways).toHaveLength(1)
     expect(trace.ways[0].hops.map((hop) => hop.kind)).toEqual([
@@ -205,7 +206,7 @@ describe('the way of a signal', () => {
 
   test('with one half open it does not reach the device', () => {
     const one = planned.filter((made) => made.kitEnd !== 'maf-out')
-    const [way] = traceSignal(marlow, a2, one, 'maf').ways
+    const [way] = traceSignal(marlow, a2, one, ref('maf')).ways
     expect(way.whole).toBe(false)
     expect(way.hops.at(-1)?.kind).not.toBe('device')
   })
@@ -240,24 +241,24 @@ describe('the way of a signal', () => {
   })
 
   test('an unknown circuit is a broken contract', () => {
-    expect(() => traceSignal(marlow, a2, [], 'ghost')).toThrow('circuit "ghost" is not in machine')
+    expect(() => traceSignal(marlow, a2, [], ref('ghost'))).toThrow('circuit "ghost" is not in machine')
   })
 })
 
 describe('what is this wire?', () => {
   test('circuit, every other place, what meets it', () => {
-    const wire = identifyWire(marlow, a2, planned, 'airflow', 3)
+    const wire = identifyWire(marlow, a2, planned, ref('airflow'), 3)
     expect(wire?.net.name).toBe('Airflow signal')
     expect(wire?.elsewhere).toEqual(['ECU plug A 7, plain white'])
-    expect(identifyWire(marlow, a2, planned, 'ecu-a', 7)?.ends).toEqual([
+    expect(identifyWire(marlow, a2, planned, ref('ecu-a'), 7)?.ends).toEqual([
       'Airflow lead, plain white',
       'Airflow lead, white with black stripe',
     ])
   })
 
   test('an empty cavity is no wire', () => {
-    expect(identifyWire(marlow, a2, planned, 'ecu-a', 80)).toBeNull()
-    expect(identifyWire(marlow, a2, planned, 'ghost', 1)).toBeNull()
+    expect(identifyWire(marlow, a2, planned, ref('ecu-a'), 80)).toBeNull()
+    expect(identifyWire(marlow, a2, planned, ref('ghost'), 1)).toBeNull()
   })
 
   test.each([
@@ -276,7 +277,7 @@ describe('what is this wire?', () => {
 })
 
 describe('joints by place and school', () => {
-  const at = (connector: string, cavity: number) => ({ connector, cavity })
+  const at = (connector: string, cavity: number) => ({ connector: ref<ConnectorId>(connector), cavity })
 
   test('dry and still takes a piercing tap, hot and wet a sealed crimp, a cut end solder', () => {
     expect(adviseJoint(marlow, a2, {}, at('ecu-a', 26))?.method).toBe('piercing screw tap')
@@ -296,6 +297,6 @@ describe('joints by place and school', () => {
   test('a pin for an empty cavity touches no wire; a place without a wire gets no advice', () => {
     expect(adviseJoint(marlow, a2, { intoSpare: true }, at('ecu-b', 40))?.method).toBe('added pin')
     expect(adviseJoint(marlow, a2, {}, at('ecu-a', 80))).toBeNull()
-    expect(adviseJoint(marlow, a2, {}, { stud: 'kick-ground' })).toBeNull()
+    expect(adviseJoint(marlow, a2, {}, { stud: ref('kick-ground') })).toBeNull()
   })
 })

@@ -13,6 +13,7 @@ import {
   type MeterReading,
   type Net,
   type StudId,
+  type NetId,
 } from '../dossiers/index.ts'
 import type { ConnectionTarget, FindingPlace } from './model.ts'
 import type { Match } from './proposeMatches.ts'
@@ -117,7 +118,7 @@ function pairCards(machine: Machine, end: InlinePair, target: ConnectionTarget):
   })
 }
 
-function ringCards(machine: Machine, kit: Kit, end: Extract<KitEnd, { type: 'ring' }>, studId: string): MeterCard[] {
+function ringCards(machine: Machine, kit: Kit, end: Extract<KitEnd, { type: 'ring' }>, studId: StudId): MeterCard[] {
   const index = machineIndex(machine)
   const stud = index.studs.get(studId)
   const net = stud && index.nets.get(stud.net)
@@ -217,7 +218,7 @@ function card(
   }
 }
 
-function cardId(kitEnd: string, phase: MeterPhase, place: string, expect: MeterReading): string {
+function cardId(kitEnd: KitEndId, phase: MeterPhase, place: string, expect: MeterReading): string {
   return [kitEnd, phase, place, expect.state, expect.unit]
     .join('.')
     .replaceAll(/[^a-z0-9.-]+/gi, '-')
@@ -246,7 +247,7 @@ function blackLeadFor(machine: Machine, net: Net, connector: ConnectorId, cavity
   const index = machineIndex(machine)
   const others = (index.wiresOf.get(connector) ?? []).filter((item) => item.cavity !== cavity)
   /** The return of a pick-up carries its signal: no ground to measure against where there is a plain one. */
-  const returns = (net: string) => (index.nets.get(net)?.role === 'ground' ? 0 : 1)
+  const returns = (net: NetId) => (index.nets.get(net)?.role === 'ground' ? 0 : 1)
   const nearest = (signal: Net['signal']) =>
     others
       .filter(({ wire }) => index.nets.get(wire.net)?.signal === signal)

@@ -1,5 +1,14 @@
 import type { FindingOf } from '../findings/index.ts'
-import type { ConnectorId, KitEndId, PassageId, StudId, TapMethod } from '../dossiers/index.ts'
+import type {
+  ConnectorId,
+  KitEndId,
+  PassageId,
+  StudId,
+  TapMethod,
+  KitPlaceId,
+  KitId,
+  MachineId,
+} from '../dossiers/index.ts'
 
 /** Where an end of the kit loom goes, or went. `side` names one half of an inline pair; without it both are meant. */
 export type ConnectionTarget =
@@ -7,7 +16,7 @@ export type ConnectionTarget =
   /** `half`: of a wire that is cut here, the one that leads to the control unit or the one that comes from the device. */
   | { connector: ConnectorId; cavity: number; half?: WireHalf }
   | { stud: StudId }
-  | { kitEnd: KitEndId }
+  | { kitEnd: KitPlaceId }
   | { closed: 'cap' | 'terminator' }
   /** Looked at, and left open as it has to be. */
   | { open: true }
@@ -50,8 +59,8 @@ export type Finding<RuleId extends string = string> = FindingOf<RuleId, FindingP
 /** Something a kit's sheet says wrongly, found on a machine and written down once for everybody after. */
 export interface Erratum {
   id: string
-  kit: string
-  machine: string
+  kit: KitId
+  machine: MachineId
   kitEnd: KitEndId
   /** What the sheet says, and what is there. */
   says: string

@@ -1,4 +1,4 @@
-import { machineIndex, type Machine } from '../dossiers/index.ts'
+import { machineIndex, type Machine, type ConnectorId } from '../dossiers/index.ts'
 
 type Face = { cavities: readonly { blank?: boolean }[] }
 
@@ -14,7 +14,7 @@ export function pinsApart(a: Face, b: Face): number {
 }
 
 /** Whether an airbag circuit runs through a plug: then nothing else is joined in it either. */
-export function carriesAirbag(machine: Machine, connector: string): boolean {
+export function carriesAirbag(machine: Machine, connector: ConnectorId): boolean {
   const { wiresOf, nets } = machineIndex(machine)
   return (wiresOf.get(connector) ?? []).some(({ wire }) => nets.get(wire.net)?.role === 'airbag')
 }

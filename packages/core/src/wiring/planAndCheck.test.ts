@@ -1,5 +1,15 @@
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
-import { machineIndex, type Kit, type Machine, type RingEnd, type SignalKind } from '../dossiers/index.ts'
+import {
+  machineIndex,
+  type Kit,
+  type Machine,
+  type RingEnd,
+  type SignalKind,
+  type KitEndId,
+  netAt,
+  zoneOfPlace,
+} from '../dossiers/index.ts'
 import { checkWiring } from './checkWiring.ts'
 import { currentOf } from './judgePlace.ts'
 import type { Finding } from './model.ts'
@@ -43,8 +53,7 @@ describe('nothing that is planned is ever stopped', () => {
         for (const { kitEnd, target } of proposeMatches(machine, kit)) {
           const end = kit.ends.find((item) => item.id === kitEnd)
           if (end?.type !== 'flying-lead' || !target || !('cavity' in target)) continue
-          const index = machineIndex(machine)
-          const net = index.nets.get(index.wireInCavity.get(`${target.connector}:${target.cavity}`)?.net ?? '')
+          const net = netAt(machine, target.connector, target.cavity)
           expect(net?.highVoltage ?? false).toBe(false)
           expect(['coil-drive', 'injector-drive']).not.toContain(net?.signal)
         }
@@ -88,7 +97,7 @@ describe('every ring on every kind of stud', () => {
   ]
   const ring = (change: Partial<RingEnd>): RingEnd => ({
     type: 'ring',
-    id: 'ring',
+    id: ref('ring'),
     tag: 'R',
     name: 'Ring',
     breakOutM: 0.1,
@@ -133,11 +142,15 @@ describe('every ring on every kind of stud', () => {
       const role = kind.endsWith('ground') ? 'ground' : 'supply'
       const machine: Machine = {
         ...base,
-        nets: [...base.nets, { id: 'of-stud', name: 'Circuit of the stud', signal: kind, role, spareA: 2 }],
-        studs: [{ id: 'stud', name: 'Stud', net: 'of-stud', zone: base.zones[0].id, place: 'here', threadMm: 6 }],
+        nets: [...base.nets, { id: ref('of-stud'), name: 'Circuit of the stud', signal: kind, role, spareA: 2 }],
+        studs: [
+          { id: ref('stud'), name: 'Stud', net: ref('of-stud'), zone: base.zones[0].id, place: 'here', threadMm: 6 },
+        ],
       }
       const kit: Kit = { ...p1, terminators: undefined, ends: [rings[name]] }
-      const found = checkWiring(machine, kit, [{ kitEnd: 'ring', to: { stud: 'stud' }, tugged: true }], { plan: [] })
+      const found = checkWiring(machine, kit, [{ kitEnd: ref('ring'), to: { stud: ref('stud') }, tugged: true }], {
+        plan: [],
+      })
       const grave = found.filter((finding) => finding.severity !== 'note').map((finding) => finding.rule)
       expect(grave).toEqual(rule === null ? [] : [rule])
     },
@@ -155,7 +168,7 @@ describe('one place for more than one end', () => {
     const p1 = shippedKit('quernby-p1')
     const ground = p1.ends.find((end) => end.type === 'ring')
     if (!ground) throw new Error('the kit has a ground ring')
-    const kit = { ...p1, ends: [...p1.ends, { ...ground, id: 'ground-2', name: 'Second ground ring' }] }
+    const kit = { ...p1, ends: [...p1.ends, { ...ground, id: ref<KitEndId>('ground-2'), name: 'Second ground ring' }] }
     const plan = proposeMatches(machine, kit)
     expect(targetOf(plan, 'ground')).toEqual({ stud: 'battery-negative' })
     expect(targetOf(plan, 'ground-2')).toEqual({ stud: 'battery-negative' })
@@ -166,7 +179,7 @@ describe('one place for more than one end', () => {
     const kit = structuredClone(shippedKit('lowlamp-dial'))
     const feed = kit.ends.find((end) => end.id === 'feed')
     if (feed?.type !== 'flying-lead') throw new Error('the dial has a feed lead')
-    kit.ends.push({ ...feed, id: 'feed-2', name: 'Second feed lead', currentA: 0.2 })
+    kit.ends.push({ ...feed, id: ref('feed-2'), name: 'Second feed lead', currentA: 0.2 })
     for (const net of machine.nets) if (net.signal === 'supply-switched') net.spareA = net.id === 'lamps' ? 1.5 : 0
     const shared = proposeMatches(machine, kit)
     const index = machineIndex(machine)
@@ -187,14 +200,14 @@ describe('one place for more than one end', () => {
     const kit = structuredClone(shippedKit('lowlamp-dial'))
     const feed = kit.ends.find((end) => end.id === 'feed')
     if (feed?.type !== 'flying-lead') throw new Error('the dial has a feed lead')
-    const second = { ...feed, id: 'feed-2', name: 'Second feed lead', currentA: 0.6 }
+    const second = { ...feed, id: ref<KitEndId>('feed-2'), name: 'Second feed lead', currentA: 0.6 }
     kit.ends.push(second)
     const plan = proposeMatches(machine, shippedKit('lowlamp-dial'))
     const to = targetOf(plan, 'feed')
     if (!to) throw new Error('the feed has a place')
     const found = checkWiring(machine, kit, [
-      { kitEnd: 'feed', to, tugged: true },
-      { kitEnd: 'feed-2', to, tugged: true },
+      { kitEnd: ref('feed'), to, tugged: true },
+      { kitEnd: ref('feed-2'), to, tugged: true },
     ])
     const over = found.find((finding) => finding.rule === 'feed-over-spare')
     expect(over?.reason).toContain('1.8 A')
@@ -212,11 +225,10 @@ test('the lead to a relay coil is charged the coil, not the module', () => {
 
 test('wet, hot or shaking takes the sealed crimp, whatever the kit lists first', () => {
   for (const { machine, kit } of fittings) {
-    const index = machineIndex(machine)
     for (const { kitEnd, to, method } of plannedConnections(machine, kit, proposeMatches(machine, kit))) {
       const end = kit.ends.find((item) => item.id === kitEnd)
       if (end?.type !== 'flying-lead' || end.intoSpare || !('cavity' in to)) continue
-      const zone = index.zones.get(index.connectors.get(to.connector)?.zone ?? '')
+      const zone = zoneOfPlace(machine, { connector: to.connector })
       if (zone?.conditions.some((condition) => condition !== 'dry')) expect(method).toBe('crimp and sealed sleeve')
     }
   }

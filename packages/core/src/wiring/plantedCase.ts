@@ -8,6 +8,9 @@ import {
   type Machine,
   type Net,
   type RingEnd,
+  netAt,
+  type ConnectorId,
+  zoneOfPlace,
 } from '../dossiers/index.ts'
 import { wireConfusion } from './colourDistance.ts'
 import type { Connection, ConnectionTarget } from './model.ts'
@@ -90,7 +93,6 @@ function pairMistakes(
   const stud = machine.studs[0]
   if (stud) plant('wrong-kind', [{ kitEnd: end.id, to: { stud: stud.id } }])
   if (!target || !('connector' in target)) return
-  const index = machineIndex(machine)
   if (end.deviceHalf)
     for (const side of ['factory', 'device'] as const)
       plant('pair-one-side', [{ kitEnd: end.id, to: { connector: target.connector, side }, tugged: true }])
@@ -114,10 +116,10 @@ function pairMistakes(
       ])
   }
 
-  function rivalRule(connector: string): WiringRule | null {
+  function rivalRule(connector: ConnectorId): WiringRule | null {
     const nets = end.lines.map((line) => ({
       wants: line.wants,
-      net: index.nets.get(wireAt(machine, connector, line.cavity)?.net ?? ''),
+      net: netAt(machine, connector, line.cavity),
     }))
     if (nets.some(({ net }) => net?.role === 'airbag')) return 'airbag-circuit'
     if (nets.some(({ wants, net }) => !net || net.signal !== wants.signal || net.role !== wants.role))
@@ -146,7 +148,7 @@ function leadMistakes(
   const index = machineIndex(machine)
   const stud = machine.studs[0]
   if (stud) plant('wrong-kind', [{ kitEnd: end.id, to: { stud: stud.id } }])
-  const at = (connector: string, cavity: number): Connection[] => [
+  const at = (connector: ConnectorId, cavity: number): Connection[] => [
     { kitEnd: end.id, to: { connector, cavity }, tugged: true },
   ]
   for (const connector of machine.connectors) {
@@ -175,7 +177,7 @@ function leadMistakes(
   if (!target || !('cavity' in target)) return
   if (!end.intoSpare && !end.cut) {
     const wire = wireAt(machine, target.connector, target.cavity)
-    const zone = index.zones.get(index.connectors.get(target.connector)?.zone ?? '')
+    const zone = zoneOfPlace(machine, { connector: target.connector })
     for (const tap of kit.taps) {
       if (!wire || tap.method === 'added pin') continue
       const made = own.map((connection) => ({ ...connection, method: tap.method }))
@@ -196,7 +198,7 @@ function leadMistakes(
           own.map((connection) => ({ ...connection, method: foreign })),
         )
     }
-    const elsewhere = (index.placesOfNet.get(wire?.net ?? '') ?? []).find(
+    const elsewhere = (wire ? (index.placesOfNet.get(wire.net) ?? []) : []).find(
       (place) =>
         !sameTarget(place, target) && place.connector !== target.connector && !carriesAirbag(machine, place.connector),
     )

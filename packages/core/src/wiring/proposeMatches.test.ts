@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
 import type { Kit, Machine } from '../dossiers/index.ts'
 import { seededRandom } from '../shared/index.ts'
@@ -82,15 +83,15 @@ test('the assignment equals the best of all assignments on small machines', () =
 
 describe('lookalikes', () => {
   test('the fan plug is named beside the crank plug, with what tells them apart', () => {
-    const fan = connectorLookalikes(machine, 'crank').find((lookalike) => lookalike.connector === 'fan')
+    const fan = connectorLookalikes(machine, ref('crank')).find((lookalike) => lookalike.connector === 'fan')
     expect(fan?.shared).toContain('both 3-pin, yellow in both')
     expect(fan?.telling).toContain('the brown shell, a flat key')
     expect(fan?.telling).toContain('a black one, a notch key')
   })
 
   test('a plug with other pins is none', () => {
-    expect(connectorLookalikes(machine, 'crank').map((lookalike) => lookalike.connector)).not.toContain('coil')
-    expect(connectorLookalikes(machine, 'nothing')).toEqual([])
+    expect(connectorLookalikes(machine, ref('crank')).map((lookalike) => lookalike.connector)).not.toContain('coil')
+    expect(connectorLookalikes(machine, ref('nothing'))).toEqual([])
   })
 
   test('grey/violet and violet/grey are taken for each other', () => {

@@ -1,14 +1,6 @@
-import {
-  gridCavities,
-  type Connector,
-  type Kit,
-  type KitEnd,
-  type Machine,
-  type Net,
-  type Wire,
-} from '../dossiers/index.ts'
-import { colourNames } from '../dossiers/index.ts'
-import { seededRandom } from '../shared/index.ts'
+import { colourNames, gridCavities, type Kit, type Machine } from '../dossiers/index.ts'
+import type { Connector, KitEnd, Net, Wire } from '../dossiers/shipped/written.ts'
+import { asWritten, seededRandom } from '../shared/index.ts'
 import { shippedKit, shippedMachine } from './shippedCase.ts'
 
 /** A made-up machine and kit of any size, consistent by construction, for properties and for measuring speed. */
@@ -21,6 +13,7 @@ export function randomLoom(seed: number, plugs: number): { machine: Machine; kit
     const stripe = pick(colourNames)
     return stripe === ground || random.uniform() < 0.2 ? { base: ground } : { base: ground, stripe }
   }
+  const posts: string[] = ['battery-negative', 'battery-positive']
   const nets: Net[] = [
     { id: 'ign', name: 'Switched 12 V', signal: 'supply-switched', role: 'supply', spareA: 2 },
     { id: 'ref5', name: '5 V reference', signal: 'reference-5v', role: 'supply' },
@@ -115,7 +108,7 @@ export function randomLoom(seed: number, plugs: number): { machine: Machine; kit
     ...(id === 'ecu' ? { ecu: true } : {}),
   })
   connectors.push(box('ecu', plugs + 6), box('fuse', 4))
-  const machine: Machine = {
+  const machine = asWritten<Machine>({
     ...base,
     id: `random-${seed}`,
     connectors,
@@ -128,14 +121,14 @@ export function randomLoom(seed: number, plugs: number): { machine: Machine; kit
     ways: [],
     batteries: [],
     studs: base.studs
-      .filter((stud) => ['battery-negative', 'battery-positive'].includes(stud.id))
+      .filter((stud) => posts.includes(stud.id))
       .map((stud) => ({ ...stud, net: stud.id === 'battery-negative' ? 'gnd' : 'bat' })),
     variants: [],
-  }
+  })
   const intended = new Map<string, string>()
   const devices = connectors.slice(0, plugs).filter(() => random.uniform() < 0.45)
   const ends = devices.map((connector, i): KitEnd => endFor(machine, connector, i, (to) => intended.set(`e${i}`, to)))
-  const kit: Kit = {
+  const kit = asWritten<Kit>({
     ...shippedKit('quernby-p1'),
     id: `random-kit-${seed}`,
     fits: [machine.id],
@@ -167,7 +160,7 @@ export function randomLoom(seed: number, plugs: number): { machine: Machine; kit
       },
     ],
     terminators: 1,
-  }
+  })
   return { machine, kit, intended }
 }
 

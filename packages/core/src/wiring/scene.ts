@@ -1,4 +1,4 @@
-import type { Kit, KitEnd, Machine, MachineIndex } from '../dossiers/index.ts'
+import type { Kit, KitEnd, Machine, MachineIndex, KitEndId } from '../dossiers/index.ts'
 import type { PlaceVerdict } from './judgePlace.ts'
 import type { SayOf } from '../findings/index.ts'
 import type { Connection, FindingPlace } from './model.ts'
@@ -18,7 +18,7 @@ export interface CheckScene {
   plan: ReadonlyMap<string, Match>
   say: Say
   /** Whether a stop was found on this end so far. */
-  stopped: (kitEnd: string) => boolean
+  stopped: (kitEnd: KitEndId) => boolean
 }
 
 /** Where an end belongs, in words; `otherwise` when the plan has no place for it. */

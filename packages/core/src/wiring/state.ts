@@ -1,4 +1,4 @@
-import type { DossierPair, Kit, KitEndId, TapMethod } from '../dossiers/index.ts'
+import type { DossierPair, Kit, KitEndId, TapMethod, StepId } from '../dossiers/index.ts'
 import type { Decided, Done } from '../journal/index.ts'
 import type { JoinPractice } from './joinMethods.ts'
 import type { ConnectionTarget, FindingPlace, PlannedPlace } from './model.ts'
@@ -37,7 +37,7 @@ export interface TakenReading extends Done {
   quantity: string
   value: number
   unit: string
-  step?: string
+  step?: StepId
   /** The meter card it answers. */
   card?: string
   about?: FindingPlace
@@ -117,12 +117,12 @@ export function joinPracticeOf(state: Chosen): JoinPractice {
 }
 
 /** Names an end at a place, so that an accepted difference ends when the place changes. */
-export function differenceKey(kitEnd: string, to: ConnectionTarget): string {
+export function differenceKey(kitEnd: KitEndId, to: ConnectionTarget): string {
   return `${kitEnd}@${placeText(to)}`
 }
 
 export interface Difference {
-  kitEnd: string
+  kitEnd: KitEndId
   planned: string
   built: string
   accepted?: { reason: string; by?: string }

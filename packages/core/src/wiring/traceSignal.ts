@@ -1,4 +1,14 @@
-import { wireAt, inSentence, machineIndex, type Kit, type Machine, type Net, type NetId } from '../dossiers/index.ts'
+import {
+  wireAt,
+  inSentence,
+  machineIndex,
+  type Kit,
+  type Machine,
+  type Net,
+  type NetId,
+  type KitEndId,
+  netAt,
+} from '../dossiers/index.ts'
 import type { Connection } from './model.ts'
 import { traceTree, type TraceNode, type TraceTree } from './traceTree.ts'
 
@@ -49,13 +59,13 @@ export function touchedNets(machine: Machine, kit: Kit, connections: readonly Co
       .flatMap(({ to }) => {
         if ('stud' in to) return [{ net: index.studs.get(to.stud)?.net, changed: false }]
         if (!('connector' in to)) return []
-        const netAt = (cavity: number) => wireAt(machine, to.connector, cavity)?.net
+        const netIn = (cavity: number) => wireAt(machine, to.connector, cavity)?.net
         if ('cavity' in to)
-          return [{ net: netAt(to.cavity), changed: end.type === 'flying-lead' && end.cut !== undefined }]
+          return [{ net: netIn(to.cavity), changed: end.type === 'flying-lead' && end.cut !== undefined }]
         const lines = end.type === 'inline-pair' ? end.lines : []
         return lines
           .filter((line) => line.does !== 'pass')
-          .map((line) => ({ net: netAt(line.cavity), changed: line.does === 'interrupt' }))
+          .map((line) => ({ net: netIn(line.cavity), changed: line.does === 'interrupt' }))
       }),
   )
   const rank = new Map<NetId, number>()
@@ -71,7 +81,7 @@ export function touchedNets(machine: Machine, kit: Kit, connections: readonly Co
 export interface ModuleSource {
   what: Net['role']
   does: 'reads' | 'changes'
-  kitEnd: string
+  kitEnd: KitEndId
   says: string
 }
 
@@ -90,7 +100,7 @@ export function moduleSources(machine: Machine, kit: Kit, connections: readonly 
           ? [{ cavity: to.cavity, does: end.cut ? ('interrupt' as const) : ('tap' as const) }]
           : []
     return lines.flatMap((line): ModuleSource[] => {
-      const net = index.nets.get(wireAt(machine, to.connector, line.cavity)?.net ?? '')
+      const net = netAt(machine, to.connector, line.cavity)
       if (!net) return []
       return [
         {

@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
 import { machineIndex, type Kit, type Machine, type Wire } from '../dossiers/index.ts'
 import { plannedConnections } from './plannedConnections.ts'
@@ -99,14 +100,14 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', ({ machine, 
 
 /** What the injectors live from. */
 const feedOf = (machine: Machine) =>
-  machine.nets.find(({ signal, name }) => signal === 'supply-switched' && /injector/i.test(name))?.id ?? ''
+  machine.nets.find(({ signal, name }) => signal === 'supply-switched' && /injector/i.test(name))?.id ?? ref('')
 
 describe('pictures a fitter knows', () => {
   test('a cut: from the control unit the answer, then the question, then the meter; with one half off the meter stands apart', () => {
     const marlow = shippedMachine('corvane-marlow-29')
     const a2 = shippedKit('thistle-a2')
     const made = planned(marlow, a2)
-    const whole = traceTree(marlow, a2, made, 'maf')
+    const whole = traceTree(marlow, a2, made, ref('maf'))
     expect(whole.apart).toEqual([])
     const cuts = nodesOf(whole).filter(({ kind }) => kind === 'cut')
     expect(cuts.map(({ kitEnd }) => kitEnd)).toEqual(['maf-out', 'maf-in'])
@@ -114,7 +115,7 @@ describe('pictures a fitter knows', () => {
       marlow,
       a2,
       made.filter(({ kitEnd }) => kitEnd !== 'maf-in'),
-      'maf',
+      ref('maf'),
     )
     expect(counted(allNodes(open.tree), 'open')).toBe(1)
     expect(counted(allNodes(open.tree), 'device')).toBe(0)
@@ -124,7 +125,7 @@ describe('pictures a fitter knows', () => {
     const pika = shippedMachine('ostrel-pika-449')
     const core = shippedKit('wren-core-34')
     const drive = pika.nets.find(({ signal }) => signal === 'injector-drive')
-    const found = traceTree(pika, core, planned(pika, core), drive?.id ?? '')
+    const found = traceTree(pika, core, planned(pika, core), drive?.id ?? ref(''))
     expect(found.tree.kind).toBe('module')
     expect(found.module).toBe('changes it')
     expect(nodesOf(found).some(({ kind, words }) => kind === 'device' && /injector/i.test(words))).toBe(true)
@@ -146,7 +147,7 @@ describe('pictures a fitter knows', () => {
   test('an unknown circuit is a broken contract', () => {
     const connections: Connection[] = []
     expect(() =>
-      traceTree(shippedMachine('ostrel-pika-449'), shippedKit('wren-core-34'), connections, 'ghost'),
+      traceTree(shippedMachine('ostrel-pika-449'), shippedKit('wren-core-34'), connections, ref('ghost')),
     ).toThrow('circuit "ghost" is not in machine')
   })
 })

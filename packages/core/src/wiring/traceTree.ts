@@ -14,6 +14,8 @@ import {
   type Wire,
   type WireColour,
   type WirePlace,
+  type StudId,
+  netAt,
 } from '../dossiers/index.ts'
 import type { Connection } from './model.ts'
 
@@ -108,7 +110,7 @@ function chain(stations: readonly TraceNode[], then: TraceNode[]): TraceNode[] {
 }
 
 function walker(machine: Machine, kit: Kit, connections: readonly Connection[]) {
-  const { connectors, studs, nets, wiresOf, wiresAt } = machineIndex(machine)
+  const { connectors, studs, wiresOf, wiresAt } = machineIndex(machine)
   const seenWires = new Set<string>()
 
   /** Wires that lead on from a place, each with what follows. */
@@ -134,7 +136,7 @@ function walker(machine: Machine, kit: Kit, connections: readonly Connection[]) 
     return [...leadsAt(connector, cavity), ...chain(cuts, [plug])]
   }
 
-  function studNode(stud: string): TraceNode {
+  function studNode(stud: StudId): TraceNode {
     return {
       ...leaf('stud', studs.get(stud)?.name ?? stud),
       children: [...ringsAt(stud), ...onward({ stud })],
@@ -216,8 +218,7 @@ function walker(machine: Machine, kit: Kit, connections: readonly Connection[]) 
 
   /** The two ends of a bus carry 120 Ω each. */
   function endResistor(connector: ConnectorId, cavity: number): TraceNode[] {
-    const wire = wiresOf.get(connector)?.find((item) => item.cavity === cavity)?.wire
-    const signal = nets.get(wire?.net ?? '')?.signal
+    const signal = netAt(machine, connector, cavity)?.signal
     if (signal !== 'bus-high' && signal !== 'bus-low') return []
     return busEnds(machine).includes(connector)
       ? [leaf('resistor', 'an end of the bus: 120 Ω between its wires', { connector, cavity })]
@@ -240,7 +241,7 @@ function walker(machine: Machine, kit: Kit, connections: readonly Connection[]) 
       )
   }
 
-  function ringsAt(stud: string): TraceNode[] {
+  function ringsAt(stud: StudId): TraceNode[] {
     return connections.flatMap(({ kitEnd, to }) => {
       const end = kit.ends.find((item) => item.id === kitEnd)
       if (!('stud' in to) || to.stud !== stud || !end) return []

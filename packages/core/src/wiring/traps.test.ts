@@ -1,3 +1,4 @@
+import { ref } from '../shared/refCase.ts'
 import { describe, expect, test } from 'vitest'
 import { checkWiring } from './checkWiring.ts'
 import { connectorLookalikes, wireLookalikes } from './lookalikes.ts'
@@ -20,7 +21,7 @@ const plugTraps: [string, string, string, string, string | undefined][] = [
 ]
 
 test.each(plugTraps)('%s: %s is taken for %s, and "%s" tells', (machine, wanted, other, telling, variant) => {
-  const looks = connectorLookalikes(shippedMachine(machine, variant), wanted)
+  const looks = connectorLookalikes(shippedMachine(machine, variant), ref(wanted))
   const look = looks.find((item) => item.connector === other)
   expect(look?.telling).toContain(telling)
 })
@@ -45,9 +46,14 @@ describe('traps of variants', () => {
     const plan = proposeMatches(machine, kit)
     expect(plan.find((match) => match.kitEnd === 'rail')?.target).toEqual({ connector: 'rail' })
     expect(plan.find((match) => match.kitEnd === 'rail-early')?.target).toBeNull()
-    const found = checkWiring(machine, kit, [{ kitEnd: 'rail-early', to: { connector: 'rail' }, tugged: true }], {
-      plan,
-    })
+    const found = checkWiring(
+      machine,
+      kit,
+      [{ kitEnd: ref('rail-early'), to: { connector: ref('rail') }, tugged: true }],
+      {
+        plan,
+      },
+    )
     expect(found.find((finding) => finding.rule === 'wrong-connector')?.reason).toContain(
       'Cavity 1 of Rail pressure plug carries sensor ground',
     )
@@ -70,7 +76,7 @@ describe('traps of variants', () => {
       connector: 'plate-lamp',
     })
     const found = checkWiring(machine, kit, [
-      { kitEnd: 'relay-coil', to: { connector: 'tail-lamp', cavity: 1 }, tugged: true },
+      { kitEnd: ref('relay-coil'), to: { connector: ref('tail-lamp'), cavity: 1 }, tugged: true },
     ])
     expect(found.map((finding) => finding.rule)).toContain('feed-electronic')
   })

@@ -18,7 +18,7 @@ export function workFindings(dossiers: DossierPair, state: Known): Finding<Wirin
     const { partner } = end.cut
     const cut = state.connections.some((made) => [end.id, partner].includes(made.kitEnd) && 'cavity' in made.to)
     const agreed = state.irreversible.some(
-      (act) => act.act === 'cut' && [end.id, partner].includes(act.about?.kitEnd ?? ''),
+      (act) => act.act === 'cut' && [end.id, partner].some((id) => id === act.about?.kitEnd),
     )
     if (cut && !agreed) say('cut-no-consent', { kitEnd: end.id }, { end: end.name })
   }

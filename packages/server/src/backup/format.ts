@@ -1,3 +1,4 @@
+import { refOf } from '@tidy-badger/core/dossiers'
 import { instant } from '@tidy-badger/core/journal'
 import { entryVersion } from '@tidy-badger/core/jobs'
 import { cleanText, largestInteger } from '@tidy-badger/core/shared'
@@ -21,7 +22,7 @@ export const jobRowSchema = z.object({
   origin: cleanText(100),
   title: cleanText(200),
   machineHash: hashText,
-  machineVariant: z.string().nullable(),
+  machineVariant: z.string().brand<'variant'>().nullable(),
   kitHash: hashText,
   createdAt: z.string().max(40),
   provenance: z.array(z.object({ job: z.string(), importedAt: z.string() })),
@@ -57,9 +58,9 @@ export const draftRowSchema = z.object({
 })
 export const erratumSchema = z.object({
   id: z.string(),
-  kit: z.string(),
-  machine: z.string(),
-  kitEnd: z.string(),
+  kit: refOf.kit,
+  machine: refOf.machine,
+  kitEnd: refOf.kitEnd,
   says: z.string(),
   is: z.string(),
   by: z.string(),

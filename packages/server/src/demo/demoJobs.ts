@@ -17,9 +17,9 @@ import {
   type EntryBody,
   type NewEntry,
 } from '@tidy-badger/core/jobs'
-import { stations, type Station } from '@tidy-badger/core/dossiers'
+import { stations, type Station, type KitEndId } from '@tidy-badger/core/dossiers'
 import { drawMinutes } from '@tidy-badger/core/scheduling'
-import { seededRandom } from '@tidy-badger/core/shared'
+import { seededRandom, asWritten, asId } from '@tidy-badger/core/shared'
 import type { JobService, LoadedJob } from '../jobs/index.ts'
 import type { AppDeps } from '../platform/deps.ts'
 import { demoJobs, type DemoJob } from './demoList.ts'
@@ -48,9 +48,9 @@ async function seedJob(deps: AppDeps, service: JobService, demo: DemoJob): Promi
   if (demo.reached === 'trim')
     for (const [i, seed] of demo.rides.entries())
       await takeRide(deps, job, writer, seed, i + 1, demo.lastAccepted || i < demo.rides.length - 1)
-  for (const body of (demo.ends ?? []).flatMap((end) => ticksOf(job, end))) writer.add(body)
+  for (const body of (demo.ends ?? []).flatMap((end) => ticksOf(job, asId(end)))) writer.add(body)
   if (demo.reached === 'hand-back') for (const body of goodWork(job, 'hand-back', writer.entries)) writer.add(body)
-  for (const body of demo.more) writer.add(body)
+  for (const body of demo.more) writer.add(asWritten<EntryBody>(body))
   await service.append(job.row.id, { entries: writer.entries }, { role: 'keeper' })
 }
 
@@ -104,7 +104,7 @@ function seedOf(id: string): number {
   return [...id].reduce((sum, sign) => (sum * 31 + sign.charCodeAt(0)) >>> 0, 7)
 }
 
-function ticksOf(job: LoadedJob, kitEnd: string): EntryBody[] {
+function ticksOf(job: LoadedJob, kitEnd: KitEndId): EntryBody[] {
   const end = job.dossiers.kit.ends.find((candidate) => candidate.id === kitEnd)
   const match = connectionPlan(job.dossiers).find((candidate) => candidate.kitEnd === kitEnd)
   return end ? planTicks(job.dossiers, replay(job.dossiers, []), end, match).map((tick) => tick.makes) : []

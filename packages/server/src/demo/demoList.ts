@@ -1,5 +1,6 @@
 import type { Station } from '@tidy-badger/core/dossiers'
 import type { EntryBody } from '@tidy-badger/core/jobs'
+import type { Written } from '@tidy-badger/core/shared'
 
 /** One job of the made-up yard. */
 export interface DemoJob {
@@ -17,7 +18,7 @@ export interface DemoJob {
   rides: number[]
   /** The last ride's trims are taken over too. */
   lastAccepted: boolean
-  more: EntryBody[]
+  more: Written<EntryBody>[]
   /** Ends connected as planned so far, at hook-up. */
   ends?: string[]
 }

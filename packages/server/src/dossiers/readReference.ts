@@ -1,11 +1,12 @@
-import { isCleanText, largestInteger } from '@tidy-badger/core/shared'
+import type { VariantId } from '@tidy-badger/core/dossiers'
+import { isCleanText, largestInteger, asId } from '@tidy-badger/core/shared'
 import { Refusal } from '../platform/errors.ts'
 
 /** A published version by its id; the newest unless one is named. */
 export interface DossierReference {
   id: string
   version?: number
-  variant?: string
+  variant?: VariantId
 }
 
 /** @throws Refusal with what is wrong about it */
@@ -28,5 +29,5 @@ export function readReference(asked: Record<string, unknown>, kind: string): Dos
       unread[0],
       `A reference has id, version and variant; nobody reads "${unread[0]}". A whole document has a kind.`,
     )
-  return { id, version, variant }
+  return { id, version, ...(variant === undefined ? {} : { variant: asId<VariantId>(variant) }) }
 }

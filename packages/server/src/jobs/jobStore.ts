@@ -1,4 +1,4 @@
-import { composeVariant, type DossierRef, type Kit, type Machine } from '@tidy-badger/core/dossiers'
+import { composeVariant, type DossierRef, type Kit, type Machine, type VariantId } from '@tidy-badger/core/dossiers'
 import {
   refsInForce,
   replay,
@@ -39,7 +39,7 @@ export type JobStore = ReturnType<typeof jobStore>
 export function jobStore(deps: AppDeps, dossiers: DossierService, repository: ReturnType<typeof jobRepository>) {
   const loaded = new Map<string, Promise<LoadedJob>>()
 
-  async function refOf(hash: string, variant?: string): Promise<DossierRef> {
+  async function refOf(hash: string, variant?: VariantId): Promise<DossierRef> {
     const { id, version } = await dossiers.byHash(hash)
     return { id, version, hash, ...(variant ? { variant } : {}) }
   }

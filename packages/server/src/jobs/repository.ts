@@ -1,3 +1,4 @@
+import type { VariantId } from '@tidy-badger/core/dossiers'
 import { clientFields } from '@tidy-badger/core/journal'
 import { and, asc, eq, inArray, isNotNull, lt, lte, max, sql } from 'drizzle-orm'
 import type { Database } from '../platform/db.ts'
@@ -18,7 +19,7 @@ export interface JobRow {
   origin: string
   title: string
   machineHash: string
-  machineVariant: string | null
+  machineVariant: VariantId | null
   kitHash: string
   createdAt: string
   provenance: Provenance[]

@@ -1,3 +1,4 @@
+import type { VariantId } from '@tidy-badger/core/dossiers'
 import { integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core'
 import { dossierTable } from '../dossiers/tables.ts'
 
@@ -9,7 +10,7 @@ export const jobTable = pgTable('jobs', {
   machineHash: text('machine_hash')
     .notNull()
     .references(() => dossierTable.hash),
-  machineVariant: text('machine_variant'),
+  machineVariant: text('machine_variant').$type<VariantId>(),
   kitHash: text('kit_hash')
     .notNull()
     .references(() => dossierTable.hash),

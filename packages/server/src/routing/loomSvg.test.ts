@@ -1,5 +1,6 @@
+import { asId } from '@tidy-badger/core/shared'
 import { bodyView } from '@tidy-badger/core/access'
-import { parseMachine, parseKit, type Kit, type Machine } from '@tidy-badger/core/dossiers'
+import { parseMachine, parseKit, type Kit, type Machine, type PassageId } from '@tidy-badger/core/dossiers'
 import { shippedDossiers } from '@tidy-badger/core/dossiers/shipped'
 import { plannedLoom, replay } from '@tidy-badger/core/jobs'
 import { passagePoints } from '@tidy-badger/core/routing'
@@ -29,7 +30,7 @@ test.each(machines)('the drawing of $id has front left and its left at the botto
   for (const [, id, x, y] of drawn) {
     if (seen.has(id)) continue
     seen.add(id)
-    const [first] = passagePoints(machine, id)
+    const [first] = passagePoints(machine, asId<PassageId>(id))
     expect(Number(x)).toBeCloseTo(30 + view.along(first.x) * scale, 0)
     expect(Number(y)).toBeCloseTo(80 + view.across(first.y) * scale, 0)
     const middle = 80 + view.across(0) * scale

@@ -1,3 +1,5 @@
+import { asId } from '@tidy-badger/core/shared'
+import type { PointId } from '@tidy-badger/core/dossiers'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { shippedKit, shippedMachine } from '../../../core/src/wiring/shippedCase.ts'
 import { testApp, type TestApp } from '../testApp.ts'
@@ -69,7 +71,9 @@ describe('POST /api/routing/plan', () => {
     const apart = await plan({
       machine: {
         ...machine,
-        passages: machine.passages?.filter((passage) => ![passage.from, passage.to].includes('coil-rail')),
+        passages: machine.passages?.filter(
+          (passage) => ![passage.from, passage.to].includes(asId<PointId>('coil-rail')),
+        ),
       },
       kit,
     })

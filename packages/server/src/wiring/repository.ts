@@ -1,3 +1,4 @@
+import type { KitId, MachineId } from '@tidy-badger/core/dossiers'
 import type { Erratum } from '@tidy-badger/core/wiring'
 import { and, asc, eq } from 'drizzle-orm'
 import type { Database } from '../platform/db.ts'
@@ -6,7 +7,7 @@ import { erratumTable } from './tables.ts'
 export function errataRepository(db: Database) {
   return {
     /** All of a kit on a machine, oldest first; all of all without either. */
-    async about(kit?: string, machine?: string): Promise<Erratum[]> {
+    async about(kit?: KitId, machine?: MachineId): Promise<Erratum[]> {
       const wanted = [
         ...(kit === undefined ? [] : [eq(erratumTable.kit, kit)]),
         ...(machine === undefined ? [] : [eq(erratumTable.machine, machine)]),

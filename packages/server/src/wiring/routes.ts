@@ -20,24 +20,29 @@ export const checkRequestSchema = z.strictObject({
   connections: z.array(connectionSchema).max(500),
 })
 const text = z.string().trim().pipe(cleanText(600))
+const kitName = cleanText(64).brand<'kit'>()
+const machineName = cleanText(64).brand<'machine'>()
 const erratumSchema = z.strictObject({
   id: idText,
-  kit: cleanText(64),
-  machine: cleanText(64),
-  kitEnd: cleanText(64),
+  kit: kitName,
+  machine: machineName,
+  kitEnd: cleanText(64).brand<'kit-end' | 'kit-place' | 'loom-part'>(),
   says: text,
   is: text,
   by: z.string().trim().pipe(cleanText(80)),
 })
 const erratumAnswer = z.object({ ...erratumSchema.shape, at: z.string() })
-const errataQuery = z.object({ kit: cleanText(64).optional(), machine: cleanText(64).optional() })
+const errataQuery = z.object({ kit: kitName.optional(), machine: machineName.optional() })
 const faceQuery = z.object({
   version: versionQuery,
   variant: cleanText(100).optional(),
   connector: cleanText(100).optional(),
   side: z.enum(['wire', 'mating']).default('wire'),
 })
-const traceQuery = z.object({ net: cleanText(64).optional(), as: z.enum(['plan', 'built']).default('plan') })
+const traceQuery = z.object({
+  net: cleanText(64).brand<'net'>().optional(),
+  as: z.enum(['plan', 'built']).default('plan'),
+})
 const labelQuery = z.object({ form: z.enum(['sheet', 'strip']).default('sheet') })
 const finding = z.looseObject({
   rule: z.string(),

@@ -1,3 +1,4 @@
+import type { NetId, KitId, MachineId } from '@tidy-badger/core/dossiers'
 import { contentHash } from '@tidy-badger/core/shared'
 import { connectionProblems, type Connection, type Erratum, type Finding } from '@tidy-badger/core/wiring'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
@@ -17,7 +18,7 @@ export type WiringService = ReturnType<typeof wiringService>
 export function wiringService(deps: AppDeps, dossiers: DossierService, jobs: JobService) {
   const errata = errataRepository(deps.db)
   return {
-    errata: (kit?: string, machine?: string) => errata.about(kit, machine),
+    errata: (kit?: KitId, machine?: MachineId) => errata.about(kit, machine),
 
     /** Writes an erratum down; the same id with the same content is no second one. */
     async addErratum(given: Omit<Erratum, 'at'>): Promise<Erratum> {
@@ -50,7 +51,7 @@ export function wiringService(deps: AppDeps, dossiers: DossierService, jobs: Job
     },
 
     /** One circuit of a job as a tree, as planned or as built. */
-    async trace(id: string, net: string | undefined, as: TraceTask['as']): Promise<TraceAnswer> {
+    async trace(id: string, net: NetId | undefined, as: TraceTask['as']): Promise<TraceAnswer> {
       const { dossiers: pair, state } = await jobs.load(id)
       const task: TraceTask = { dossiers: pair, state, net: net ?? null, as }
       const found = await deps.pool.run<TraceAnswer | null>(worker, 'trace', task)

@@ -1,4 +1,12 @@
-import { wireAt, machineIndex, wireName, wireShort, type KitEnd, type WireColour } from '@tidy-badger/core/dossiers'
+import {
+  wireAt,
+  machineIndex,
+  wireName,
+  wireShort,
+  type KitEnd,
+  type WireColour,
+  type ConnectorId,
+} from '@tidy-badger/core/dossiers'
 import type { JobDossiers, JobState } from '@tidy-badger/core/jobs'
 import { connectionPlan, targetWords, type ConnectionTarget } from '@tidy-badger/core/wiring'
 import { document, wirePath, words } from './svgParts.ts'
@@ -54,7 +62,7 @@ export function wiringSvg(dossiers: JobDossiers, state: JobState, title: string)
 
 function linesOf({ machine }: JobDossiers, end: KitEnd, target: ConnectionTarget): Row['lines'] {
   const { nets } = machineIndex(machine)
-  const at = (connector: string, cavity: number) => wireAt(machine, connector, cavity)
+  const at = (connector: ConnectorId, cavity: number) => wireAt(machine, connector, cavity)
   if (end.type === 'inline-pair' && 'connector' in target)
     return end.lines.map((line) => {
       const wire = at(target.connector, line.cavity)

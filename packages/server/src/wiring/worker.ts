@@ -1,5 +1,5 @@
 import { alikeWords } from '@tidy-badger/core/circuit'
-import type { Kit, Machine } from '@tidy-badger/core/dossiers'
+import type { Kit, Machine, NetId } from '@tidy-badger/core/dossiers'
 import {
   builtConnections,
   connectionsPlanned,
@@ -55,7 +55,7 @@ export function ofJob({ dossiers, state, errata }: WiringTask): object {
 
 export interface TraceTask extends Omit<WiringTask, 'errata'> {
   /** Null: the one that the kit's first end changes. */
-  net: string | null
+  net: NetId | null
   as: 'plan' | 'built'
 }
 

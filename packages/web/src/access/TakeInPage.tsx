@@ -1,3 +1,5 @@
+import { idIn } from '@tidy-badger/core/shared'
+import type { ConnectorId } from '@tidy-badger/core/dossiers'
 import { earlierWorks, type EarlierWork } from '@tidy-badger/core/wiring'
 import { answered, type TakeInQuestion, takeInQuestions } from '@tidy-badger/core/jobs'
 import { useState } from 'react'
@@ -72,7 +74,7 @@ function EarlierWorkFound() {
   const { job, state, dossiers, write } = useJob()
   const [what, setWhat] = useState<EarlierWork>('bypass')
   const [text, setText] = useKeptText(`job/${job.id}/found`)
-  const [connector, setConnector] = useState('')
+  const [connector, setConnector] = useState<ConnectorId | ''>('')
   const add = async () => {
     if (text.trim() === '') return
     const about = connector === '' ? {} : { about: { connector } }
@@ -120,7 +122,11 @@ function EarlierWorkFound() {
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
-        <select aria-label="At which plug" value={connector} onChange={(event) => setConnector(event.target.value)}>
+        <select
+          aria-label="At which plug"
+          value={connector}
+          onChange={(event) => setConnector(idIn(dossiers.machine.connectors, event.target.value) ?? '')}
+        >
           <option value="">at no plug in particular</option>
           {dossiers.machine.connectors.map((item) => (
             <option key={item.id} value={item.id}>

@@ -1,5 +1,6 @@
+import { idIn } from '@tidy-badger/core/shared'
 import { batteryChosen, batteryPracticeOf, batteryPracticesFor } from '@tidy-badger/core/access'
-import { type Station, stationNames } from '@tidy-badger/core/dossiers'
+import { type Station, stationNames, type CoverId } from '@tidy-badger/core/dossiers'
 import { accessOf, gatedStations, mountPlaceOf, stationWork } from '@tidy-badger/core/jobs'
 import { mountPlaceChosen, placesFor } from '@tidy-badger/core/routing'
 import { useEffect, type ReactNode } from 'react'
@@ -42,7 +43,7 @@ export function WorkPage({ station, children }: { station: Station; children?: R
     ...Object.fromEntries(workPictures.map((name, i) => [String(i + 1), () => showWorkPicture(name)])),
   })
   const made = items.length - open.length
-  const pickCover = (cover: string) => {
+  const pickCover = (cover: CoverId) => {
     const found = items.find((item) => coverOf(item)?.id === cover)
     if (found) selectWork(found.id)
   }
@@ -116,7 +117,9 @@ function Practices() {
           <span className="font-head font-bold">Where the module goes</span>
           <select
             value={place.id}
-            onChange={(event) => void write(mountPlaceChosen.answer(state, {}, event.target.value))}
+            onChange={(event) =>
+              void write(mountPlaceChosen.answer(state, {}, idIn(machine.places ?? [], event.target.value) ?? place.id))
+            }
           >
             {placesFor(machine, 'module').map((item) => (
               <option key={item.id} value={item.id}>

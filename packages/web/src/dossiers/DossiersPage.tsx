@@ -1,4 +1,4 @@
-import { blankMachine, cloneMachine, idFrom, type Machine } from '@tidy-badger/core/dossiers'
+import { blankMachine, cloneMachine, idFrom, type Machine, type MachineId } from '@tidy-badger/core/dossiers'
 import { useQuery } from '@tanstack/react-query'
 import { useState, type FormEvent } from 'react'
 import { Link, useNavigate } from 'react-router'
@@ -90,7 +90,7 @@ function NewMachine({ rows }: { rows: DossierRow[] }) {
   const [from, setFrom] = useState('')
   const submit = async (event: FormEvent) => {
     event.preventDefault()
-    const id = idFrom(
+    const id = idFrom<MachineId>(
       `${maker} ${model}`,
       rows.map((row) => row.id),
     )
@@ -103,7 +103,7 @@ function NewMachine({ rows }: { rows: DossierRow[] }) {
       toast.error(error instanceof Error ? error.message : String(error))
     }
   }
-  const start = async (id: string): Promise<Machine> => {
+  const start = async (id: MachineId): Promise<Machine> => {
     if (from === '') return blankMachine(id, maker.trim(), model.trim())
     const { document } = await fetchDocument('machine', from)
     if (document.kind !== 'machine') throw new Error('That is no machine.')

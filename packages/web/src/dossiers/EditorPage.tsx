@@ -6,6 +6,7 @@ import {
   type ColourLanguage,
   type ColourOrder,
   type Machine,
+  type ConnectorId,
 } from '@tidy-badger/core/dossiers'
 import { useQueryClient } from '@tanstack/react-query'
 import { CircleCheck, CloudOff, CloudUpload } from 'lucide-react'
@@ -154,10 +155,10 @@ function SavedState() {
 }
 
 /** What is missing or contradicts itself, and the two ways out: use it with its gaps, or publish it finished. */
-function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (connector: string) => void }) {
+function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (connector: ConnectorId) => void }) {
   const navigate = useNavigate()
   const client = useQueryClient()
-  const gaps: { at: { connector?: string }; says: string; remedy: string }[] = [
+  const gaps: { at: { connector?: ConnectorId }; says: string; remedy: string }[] = [
     ...machineGaps(machine),
     ...((machine.covers ?? []).length > 0 ? accessGaps(machine) : []),
     ...routeGaps(machine).map(({ message }) => ({ at: {}, says: message, remedy: '' })),
@@ -207,7 +208,7 @@ function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (
               <button
                 type="button"
                 className="min-h-9 text-left font-text"
-                onClick={() => onPick(gap.at.connector ?? '')}
+                onClick={() => gap.at.connector && onPick(gap.at.connector)}
               >
                 {gap.says} <span className="text-quiet">{gap.remedy}</span>
               </button>

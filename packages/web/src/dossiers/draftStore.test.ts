@@ -1,4 +1,5 @@
-import { blankMachine, type Machine } from '@tidy-badger/core/dossiers'
+import { asId } from '@tidy-badger/core/shared'
+import { blankMachine, type Machine, type MachineId } from '@tidy-badger/core/dossiers'
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
 import type * as DraftStore from './draftStore.ts'
 
@@ -10,7 +11,7 @@ let store: typeof DraftStore
 
 beforeEach(async () => {
   kept = new Map()
-  draft = { document: blankMachine('m', 'Hut', 'Mule'), revision: 1 }
+  draft = { document: blankMachine(asId<MachineId>('m'), 'Hut', 'Mule'), revision: 1 }
   up = true
   vi.useFakeTimers()
   vi.stubGlobal('localStorage', {
@@ -71,7 +72,7 @@ describe('a draft', () => {
 
   test('that somebody else saved is not overwritten: theirs, mine, or aside', async () => {
     await store.openDraft('d')
-    draft = { document: blankMachine('m', 'Hut', 'Theirs'), revision: 2 }
+    draft = { document: blankMachine(asId<MachineId>('m'), 'Hut', 'Theirs'), revision: 2 }
     rename('Mine')
     await settle()
     expect(state().conflict).toContain('Tomas saved')
@@ -84,7 +85,7 @@ describe('a draft', () => {
     expect(draft).toMatchObject({ revision: 3, document: { model: 'Mine still' } })
     expect(state().conflict).toBeNull()
 
-    draft = { document: blankMachine('m', 'Hut', 'Theirs again'), revision: 4 }
+    draft = { document: blankMachine(asId<MachineId>('m'), 'Hut', 'Theirs again'), revision: 4 }
     rename('Mine')
     await settle()
     await store.takeTheirs('d')

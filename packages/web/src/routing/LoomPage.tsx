@@ -1,3 +1,4 @@
+import { trunkPart } from '@tidy-badger/core/routing'
 import { type Station, stationNames } from '@tidy-badger/core/dossiers'
 import { stationWork } from '@tidy-badger/core/jobs'
 import { useEffect } from 'react'
@@ -36,7 +37,7 @@ export function LoomPage({ station }: { station: Station }) {
     },
     [station],
   )
-  const parts = loom ? ['trunk', ...loom.branches.map((branch) => branch.end.id)] : []
+  const parts = loom ? [trunkPart, ...loom.branches.map((branch) => branch.end.id)] : []
   const move = (step: number) => {
     const at = part === null ? (step > 0 ? -1 : 0) : parts.indexOf(part)
     if (parts.length > 0) pickPart(parts[(at + step + parts.length) % parts.length])
@@ -46,10 +47,12 @@ export function LoomPage({ station }: { station: Station }) {
     ArrowUp: () => move(-1),
     ...Object.fromEntries(loomPictures.map((name, i) => [String(i + 1), () => showPicture(name)])),
   })
+  const tied = new Set((dossiers.machine.passages ?? []).flatMap(({ id }) => (id in state.ties ? [id] : [])))
   const otherwise = new Map(
-    Object.entries(state.routes).flatMap(([id, { passages }]) =>
-      passages.some((passage) => !planned.get(id)?.includes(passage)) ? [[id, passages] as const] : [],
-    ),
+    parts.flatMap((id) => {
+      const built = state.routes[id]?.passages ?? []
+      return built.some((passage) => !planned.get(id)?.includes(passage)) ? [[id, built] as const] : []
+    }),
   )
   return (
     <Stage
@@ -75,7 +78,7 @@ export function LoomPage({ station }: { station: Station }) {
                     part={part}
                     onPick={pickPart}
                     built={otherwise}
-                    ties={new Set(Object.keys(state.ties))}
+                    ties={tied}
                     whole={whole}
                     marking={
                       marking && part

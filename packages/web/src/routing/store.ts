@@ -1,3 +1,4 @@
+import type { LoomPartId } from '@tidy-badger/core/dossiers'
 import { create } from 'zustand'
 
 export const loomPictures = ['way', 'places', 'power', 'lengths'] as const
@@ -6,7 +7,7 @@ export type LoomPicture = (typeof loomPictures)[number]
 interface LoomView {
   picture: LoomPicture
   /** Branch in hand, `trunk`, or nothing. */
-  part: string | null
+  part: LoomPartId | null
   /** Passages can be tapped to say where the part really lies. */
   marking: boolean
   whole: boolean
@@ -16,6 +17,6 @@ interface LoomView {
 export const useLoomView = create<LoomView>()(() => ({ picture: 'way', part: null, marking: false, whole: false }))
 
 export const showPicture = (picture: LoomPicture) => useLoomView.setState({ picture })
-export const pickPart = (part: string | null) => useLoomView.setState({ part, marking: false })
+export const pickPart = (part: LoomPartId | null) => useLoomView.setState({ part, marking: false })
 export const setMarking = (marking: boolean) => useLoomView.setState({ marking })
 export const setWhole = (whole: boolean) => useLoomView.setState({ whole })

@@ -1,3 +1,4 @@
+import type { PassageId, LoomPartId } from '@tidy-badger/core/dossiers'
 import { mountPlaceOf, plannedPassages, plannedRoute } from '@tidy-badger/core/jobs'
 import { useJob } from '../jobs/index.ts'
 
@@ -8,7 +9,7 @@ export function useLoom() {
   const route = plannedRoute(dossiers, state)
   const loom = route?.ok ? route.value : null
   const planned = new Map((loom ? plannedPassages(loom) : []).map(({ part, passages }) => [part, passages]))
-  const lies = (part: string) => state.routes[part]?.passages ?? planned.get(part) ?? []
+  const lies = (part: LoomPartId) => state.routes[part]?.passages ?? planned.get(part) ?? []
   return {
     ...view,
     /** What keeps the loom from being planned. */
@@ -17,7 +18,7 @@ export function useLoom() {
     place: mountPlaceOf(dossiers, state),
     planned,
     lies,
-    toggle: (part: string, passage: string) => {
+    toggle: (part: LoomPartId, passage: PassageId) => {
       const now = lies(part)
       const passages = now.includes(passage) ? now.filter((id) => id !== passage) : [...now, passage]
       return write({ kind: 'routed', part, passages, replaces: state.routes[part]?.passages ?? null })

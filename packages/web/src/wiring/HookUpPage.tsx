@@ -1,3 +1,4 @@
+import { idIn } from '@tidy-badger/core/shared'
 import { planTicks } from '@tidy-badger/core/jobs'
 import { Tabs } from 'radix-ui'
 import { useEffect, useState } from 'react'
@@ -32,7 +33,7 @@ export function HookUpPage() {
   const view = useJob()
   const ends = endViews(view)
   const [params] = useSearchParams()
-  const asked = params.get('end')
+  const asked = idIn(view.dossiers.kit.ends, params.get('end') ?? '') ?? null
   useEffect(() => startSelection(asked), [asked, view.job.id])
   const { end: picked, place, picture } = useSelection()
   const [deviating, setDeviating] = useState(false)

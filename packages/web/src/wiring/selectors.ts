@@ -1,4 +1,4 @@
-import type { KitEnd, WireColour } from '@tidy-badger/core/dossiers'
+import type { KitEnd, WireColour, KitEndId, ConnectorId } from '@tidy-badger/core/dossiers'
 import { endProgress, type JobFinding } from '@tidy-badger/core/jobs'
 import { targetWords, type Match } from '@tidy-badger/core/wiring'
 import type { JobView } from '../jobs/index.ts'
@@ -33,7 +33,7 @@ export function endViews(view: JobView): EndView[] {
 }
 
 /** The end of the kit that belongs to a cavity, if one does. */
-export function endAt(view: JobView, connector: string, cavity: number): string | undefined {
+export function endAt(view: JobView, connector: ConnectorId, cavity: number): KitEndId | undefined {
   const { kit } = view.dossiers
   return view.plan.find(({ kitEnd, target }) => {
     if (!target || !('connector' in target) || target.connector !== connector) return false

@@ -1,4 +1,4 @@
-import type { CavityPlace } from '@tidy-badger/core/dossiers'
+import type { CavityPlace, KitEndId } from '@tidy-badger/core/dossiers'
 import { create } from 'zustand'
 
 export const pictures = ['loom', 'card', 'signals', 'meter', 'record'] as const
@@ -6,19 +6,19 @@ export type Picture = (typeof pictures)[number]
 
 /** What is selected at hook-up, in every picture at once. */
 interface Selection {
-  end: string | null
+  end: KitEndId | null
   place: CavityPlace | null
   picture: Picture
 }
 
 export const useSelection = create<Selection>()(() => ({ end: null, place: null, picture: 'loom' }))
 
-export function selectEnd(end: string | null): void {
+export function selectEnd(end: KitEndId | null): void {
   useSelection.setState({ end, place: null })
 }
 
 /** Selects a cavity, and the end that belongs there if there is one. */
-export function selectPlace(place: CavityPlace | null, end?: string): void {
+export function selectPlace(place: CavityPlace | null, end?: KitEndId): void {
   useSelection.setState(end === undefined ? { place } : { place, end })
 }
 
@@ -26,6 +26,6 @@ export function showPicture(picture: Picture): void {
   useSelection.setState({ picture })
 }
 
-export function startSelection(end: string | null): void {
+export function startSelection(end: KitEndId | null): void {
   useSelection.setState({ end, place: null, picture: 'loom' })
 }

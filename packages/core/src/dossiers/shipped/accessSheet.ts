@@ -1,15 +1,7 @@
-import {
-  bodyForms,
-  wayFroms,
-  type AccessWay,
-  type Body,
-  type Cover,
-  type Minutes,
-  type MountPlace,
-  type WayTarget,
-} from '../accessModel.ts'
+import { bodyForms, wayFroms, type Body, type Minutes } from '../accessModel.ts'
 import { readFasteners, readMinutes } from '../readFasteners.ts'
 import { fields, linesOf, oneOf } from './sheetLines.ts'
+import type { AccessWay, Cover, MountPlace, WayTarget } from './written.ts'
 
 /** What must come off a machine, as it is written down in the yard. */
 export interface AccessSheet {

@@ -1,8 +1,8 @@
 import { marlowAccess } from './accessOfCars.ts'
-import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 import { marlowRoutes } from './routesOfCars.ts'
+import type { Machine } from './written.ts'
 
 const cylinders = [1, 2, 3, 4, 5, 6]
 const injectors = ['bu/bk', 'bu/gn', 'bu/wh', 'bu/ye', 'bu/rd', 'bu/gy']

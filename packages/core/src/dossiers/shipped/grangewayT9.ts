@@ -1,8 +1,8 @@
 import { t9Access } from './accessOfFieldcraft.ts'
-import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 import { t9Routes } from './routesOfFieldcraft.ts'
+import type { Machine } from './written.ts'
 
 const cylinders = [1, 2, 3, 4, 5, 6]
 const drives = ['bu/bk', 'bu/wh', 'bu/gn', 'bu/ye', 'bu/rd', 'bu/or']

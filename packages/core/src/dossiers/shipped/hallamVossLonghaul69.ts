@@ -1,8 +1,8 @@
 import { longhaulAccess } from './accessOfCars.ts'
-import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 import { longhaulRoutes } from './routesOfCars.ts'
+import type { Machine } from './written.ts'
 
 const cylinders = [1, 2, 3, 4, 5, 6, 7, 8]
 const drives = ['vi/bk', 'vi/wh', 'vi/gn', 'vi/ye', 'vi/rd', 'vi/bu', 'vi/or', 'vi/gy']

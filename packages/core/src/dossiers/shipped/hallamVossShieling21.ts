@@ -1,8 +1,8 @@
 import { shielingAccess } from './accessOfCars.ts'
-import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 import { shielingRoutes } from './routesOfCars.ts'
+import type { Machine } from './written.ts'
 
 const cylinders = [1, 2, 3, 4]
 const drives = ['gn/bk', 'gn/wh', 'gn/ye', 'gn/rd']

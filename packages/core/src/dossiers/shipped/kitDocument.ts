@@ -1,6 +1,5 @@
-import type { Kit, KitPart, NamingRule, Socket } from '../kitModel.ts'
-import type { Step } from '../model.ts'
 import { readKitEnds } from './kitSheet.ts'
+import type { Kit, KitPart, NamingRule, Socket, Step } from './written.ts'
 
 type Facts = Pick<
   Kit,

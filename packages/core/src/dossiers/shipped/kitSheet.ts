@@ -1,7 +1,7 @@
 import { gridCavities } from '../gridCavities.ts'
-import type { FlyingLead, KitEnd, PairLine, RingEnd } from '../kitModel.ts'
 import { readShell, readSort, sheetColour } from './machineSheet.ts'
 import { fields, linesOf, oneOf } from './sheetLines.ts'
+import type { FlyingLead, KitEnd, PairLine, RingEnd } from './written.ts'
 
 /**
  * Ends of a kit loom as they lie on the bench, one line each:

@@ -1,5 +1,5 @@
-import type { Kit } from '../kitModel.ts'
 import { kitDocument, sensorIn } from './kitDocument.ts'
+import type { Kit } from './written.ts'
 
 export function lowlampDial(): Kit {
   return kitDocument({

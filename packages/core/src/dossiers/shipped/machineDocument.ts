@@ -1,7 +1,7 @@
-import type { Connector, Machine, Net, Stud, Variant, Wire, Zone } from '../model.ts'
 import { readMachineSheet, type MachineSheet, type SheetParts } from './machineSheet.ts'
 import { fields, linesOf } from './sheetLines.ts'
 import { stateRoles } from './stateRoles.ts'
+import type { Connector, Machine, Net, Stud, Variant, Wire, Zone } from './written.ts'
 
 /** Years or markets of a machine, written as what differs in the sheet. */
 export interface VariantSheet {

@@ -1,26 +1,12 @@
 import { gridCavities, type FaceLayout } from '../gridCavities.ts'
 import { readWireColour } from '../readWireColour.ts'
-import {
-  keys,
-  lockKinds,
-  outlines,
-  type Cavity,
-  type Connector,
-  type Lock,
-  type Machine,
-  type Net,
-  type Shell,
-  type Stud,
-  type Wire,
-  type WireColour,
-  type WirePlace,
-  type Zone,
-} from '../model.ts'
+import { keys, lockKinds, outlines, type Cavity, type Lock, type Shell, type WireColour } from '../model.ts'
 import { readAccessSheet, type AccessSheet } from './accessSheet.ts'
 import { meterStates, signalKinds, signalRoles, type MeterReading, type SignalSort } from '../signals.ts'
 import { readRouteSheet, type RouteSheet } from './routeSheet.ts'
 import { fields, linesOf, oneOf } from './sheetLines.ts'
 import { colourNames } from '../colours.ts'
+import type { Connector, Machine, Net, Stud, Wire, WirePlace, Zone } from './written.ts'
 
 /**
  * A machine as its loom is written down in the yard: circuits, plugs with the circuit of every cavity, studs, zones.

@@ -1,4 +1,4 @@
-import type { Step } from '../model.ts'
+import type { Step } from './written.ts'
 
 /** What differs from machine to machine in the steps every job has. */
 export interface StepFacts {

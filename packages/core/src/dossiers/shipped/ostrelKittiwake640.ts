@@ -1,8 +1,8 @@
 import { kittiwakeAccess } from './accessOfCycles.ts'
-import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 import { kittiwakeRoutes } from './routesOfCycles.ts'
+import type { Machine } from './written.ts'
 
 const cylinders = [1, 2, 3, 4]
 const lower = ['pk/bk', 'pk/bu', 'pk/gn', 'pk/ye']

@@ -1,8 +1,8 @@
-import type { Machine } from '../model.ts'
 import { pikaAccess } from './accessOfCycles.ts'
 import { machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 import { pikaRoutes } from './routesOfCycles.ts'
+import type { Machine } from './written.ts'
 
 /** Trail motorcycle, one cylinder, throttle blade by wire: takes a plug-in controller. */
 export function ostrelPika449(): Machine {

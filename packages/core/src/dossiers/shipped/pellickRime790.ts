@@ -1,8 +1,8 @@
-import type { Machine } from '../model.ts'
 import { rimeAccess } from './accessOfFieldcraft.ts'
 import { machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 import { rimeRoutes } from './routesOfFieldcraft.ts'
+import type { Machine } from './written.ts'
 
 /** Snow machine, two-stroke twin: split grounds, no mixture sensor, exhaust temperature instead. */
 export function pellickRime790(): Machine {

@@ -1,8 +1,8 @@
-import type { Machine } from '../model.ts'
 import { skuaAccess } from './accessOfFieldcraft.ts'
 import { machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 import { skuaRoutes } from './routesOfFieldcraft.ts'
+import type { Machine } from './written.ts'
 
 /** Side-by-side with two cylinders: long wet looms, a fan plug that looks like a sensor's. */
 export function pellickSkua960(): Machine {

@@ -1,6 +1,6 @@
-import type { Kit } from '../kitModel.ts'
 import { kitDocument, sensorIn } from './kitDocument.ts'
 import { eachOf } from './machineDocument.ts'
+import type { Kit } from './written.ts'
 
 const cylinders = [1, 2, 3, 4]
 const ignition =

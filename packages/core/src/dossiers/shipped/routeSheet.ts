@@ -1,8 +1,9 @@
 import { readMinutes } from '../readFasteners.ts'
 import { readHazards } from '../readHazards.ts'
 import { placeUses, type PlaceFigures, type PlaceUse } from '../accessModel.ts'
-import type { Bulkhead, Hazard, Passage, PointAt, PowerFigures, Spot, Steering } from '../routeModel.ts'
+import type { Bulkhead, Hazard, PointAt, PowerFigures, Steering } from '../routeModel.ts'
 import { fields, linesOf, oneOf } from './sheetLines.ts'
+import type { Passage, Spot } from './written.ts'
 
 /** Where a loom can lie on a machine, as it is written down in the yard. */
 export interface RouteSheet {

@@ -1,8 +1,8 @@
-import type { Machine } from '../model.ts'
 import { calderAccess } from './accessOfCycles.ts'
 import { machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 import { calderRoutes } from './routesOfCycles.ts'
+import type { Machine } from './written.ts'
 
 /** Tourer with a V-twin: sensors behind the fairing lowers, two bus wires from nose to tail. */
 export function tarnbrookCalder1130(): Machine {

@@ -1,8 +1,8 @@
 import { saddlerAccess } from './accessOfCycles.ts'
-import type { Machine } from '../model.ts'
 import { eachOf, machineDocument } from './machineDocument.ts'
 import { machineSteps } from './machineSteps.ts'
 import { saddlerRoutes } from './routesOfCycles.ts'
+import type { Machine } from './written.ts'
 
 const cylinders = [1, 2]
 const side = ['left', 'right']

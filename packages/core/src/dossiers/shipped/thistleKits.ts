@@ -1,5 +1,5 @@
-import type { Kit } from '../kitModel.ts'
 import { kitDocument } from './kitDocument.ts'
+import type { Kit } from './written.ts'
 
 const heat =
   'More fuel or boost means more heat: exhaust temperature before the turbine is the limit, 730 °C sustained, 780 °C for a short time; a probe after the turbine reads 100 to 200 K lower.'

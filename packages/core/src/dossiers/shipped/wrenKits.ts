@@ -1,5 +1,5 @@
-import type { Kit } from '../kitModel.ts'
 import { kitDocument } from './kitDocument.ts'
+import type { Kit } from './written.ts'
 
 const sockets: Kit['sockets'] = [
   { id: 'socket-switch', name: 'Map switch socket, green ring', style: 'socket' },

@@ -1,10 +1,10 @@
-import { cavityKey, type FlyingLead } from '../../dossiers/index.ts'
+import { cavityKey, type FlyingLead, type NetId } from '../../dossiers/index.ts'
 import { currentOf } from '../judgePlace.ts'
 import type { CheckScene } from '../scene.ts'
 
 /** Leads that each find enough on a circuit may take too much of it together. */
 export function sharedFeedFindings({ say, kit, index, connections }: CheckScene): void {
-  const onNet = new Map<string, { end: FlyingLead; currentA: number }[]>()
+  const onNet = new Map<NetId, { end: FlyingLead; currentA: number }[]>()
   for (const { kitEnd, to } of connections) {
     const end = kit.ends.find((item) => item.id === kitEnd)
     if (end?.type !== 'flying-lead' || end.wants.signal !== 'supply-switched') continue

@@ -1,6 +1,7 @@
 import {
   cavityKey,
   wireName,
+  zoneOfPlace,
   type FlyingLead,
   type Net,
   type TapMethod,
@@ -32,7 +33,7 @@ export function leadFindings(scene: CheckScene, end: FlyingLead, made: readonly 
     const net = wire && index.nets.get(wire.net)
     sayVerdicts(scene, end, at, judgeLead(machine, kit, end, to))
     if (!wire || !net || end.intoSpare) continue
-    const zone = index.zones.get(index.connectors.get(to.connector)?.zone ?? '')
+    const zone = zoneOfPlace(machine, { connector: to.connector })
     checkMethod(scene, end, method, { wire, net, zone }, at)
     for (const lookalike of wireLookalikes(machine, wire))
       say('confusable-wire', at, {

@@ -1,11 +1,11 @@
-import { machineIndex, type Box, type Cover } from '@tidy-badger/core/dossiers'
+import { machineIndex, type Box, type Cover, type CoverId } from '@tidy-badger/core/dossiers'
 import { accessOf, type JobState } from '@tidy-badger/core/jobs'
 import { useJob } from '../../jobs/index.ts'
 import { bodyView, coverName, type View, viewRimM as rim } from '@tidy-badger/core/access'
 import { BodyLines } from './BodyLines.tsx'
 
 /** The machine as a line drawing, from above and from its left side; what is off is lifted off its place. */
-export function MachineDrawing({ current, onPick }: { current: string | null; onPick: (cover: string) => void }) {
+export function MachineDrawing({ current, onPick }: { current: CoverId | null; onPick: (cover: CoverId) => void }) {
   const { dossiers } = useJob()
   const { body, covers = [] } = dossiers.machine
   if (!body || covers.length === 0) return null
@@ -23,7 +23,7 @@ export function MachineDrawing({ current, onPick }: { current: string | null; on
   )
 }
 
-function OneView({ view, current, onPick }: { view: View; current: string | null; onPick: (cover: string) => void }) {
+function OneView({ view, current, onPick }: { view: View; current: CoverId | null; onPick: (cover: CoverId) => void }) {
   const { dossiers, state } = useJob()
   const { machine } = dossiers
   const plan = accessOf(dossiers, state)

@@ -24,16 +24,11 @@ export function WorkList({
   const breaks = accessOf(dossiers, state)?.breaks ?? []
   const byHand = handOrderOf(state)
   const reorder = (ids: readonly string[]) => {
-    const order = (accessOf(dossiers, state)?.removals ?? []).map((removal) => `off.${removal.cover.id}`)
-    const places = order.flatMap((id, i) => (ids.includes(id) ? [i] : []))
-    places.forEach((place, i) => (order[place] = ids[i]))
-    void write(
-      coverOrderChosen.answer(
-        state,
-        {},
-        order.map((id) => id.slice(4)),
-      ),
-    )
+    const order = (accessOf(dossiers, state)?.removals ?? []).map((removal) => removal.cover.id)
+    const places = order.flatMap((id, i) => (ids.includes(`off.${id}`) ? [i] : []))
+    const moved = ids.flatMap((id) => order.find((cover) => `off.${cover}` === id) ?? [])
+    places.forEach((place, i) => (order[place] = moved[i]))
+    void write(coverOrderChosen.answer(state, {}, order))
   }
   const move = (id: string, step: number) => {
     const ids = movable.map((item) => item.id)

@@ -1,5 +1,5 @@
 import { coverName, fixedWayTo, type PlannedTarget, targetKey, wayChosen, waysTo } from '@tidy-badger/core/access'
-import type { Cover, Station } from '@tidy-badger/core/dossiers'
+import type { Cover, Station, WayId } from '@tidy-badger/core/dossiers'
 import { accessOf, type WorkItem } from '@tidy-badger/core/jobs'
 import { PhotoButton, PhotoRow, StopGate, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -132,7 +132,7 @@ function TargetLine({ item }: { item: PlannedTarget }) {
   const { dossiers, state, write } = useJob()
   const now = fixedWayTo(state, item.target)
   const others = waysTo(dossiers.machine, item.target).filter((way) => way.id !== item.way.id)
-  const choose = (way: string | null) => void write(wayChosen.answer(state, { target: targetKey(item.target) }, way))
+  const choose = (way: WayId | null) => void write(wayChosen.answer(state, { target: targetKey(item.target) }, way))
   return (
     <li>
       <span className="font-semibold">{item.target.name}</span>, from {item.way.from}

@@ -1,4 +1,5 @@
-import type { Station } from '@tidy-badger/core/dossiers'
+import { trunkPart } from '@tidy-badger/core/routing'
+import type { Station, LoomPartId } from '@tidy-badger/core/dossiers'
 import { Check, OctagonAlert } from 'lucide-react'
 import { pickPart, useLoomView } from '../store.ts'
 import { useLoom } from '../useLoom.ts'
@@ -9,21 +10,21 @@ export function BranchList({ station }: { station: Station }) {
   const { dossiers, loom, state, lies } = useLoom()
   const { part } = useLoomView()
   if (!loom) return null
-  const tied = (id: string) => lies(id).length > 0 && lies(id).every((passage) => passage in state.ties)
-  const done = (id: string) => (station === 'tie-down' ? tied(id) : id in state.routes)
+  const tied = (id: LoomPartId) => lies(id).length > 0 && lies(id).every((passage) => passage in state.ties)
+  const done = (id: LoomPartId) => (station === 'tie-down' ? tied(id) : id in state.routes)
   return (
     <section className="mt-3 border-t-2 border-line-soft pt-2">
       <h3 className="px-2 text-[16px] font-bold text-quiet">Branch by branch</h3>
       <ul>
         <Row
-          id="trunk"
+          id={trunkPart}
           tag="—"
           name="Trunk"
           spare={loom.trunk.leftM > 0.005 ? `${mm(loom.trunk.leftM)} bundled` : ''}
           short={false}
-          done={done('trunk')}
-          picked={part === 'trunk'}
-          colour={colourOf(dossiers.kit, 'trunk')}
+          done={done(trunkPart)}
+          picked={part === trunkPart}
+          colour={colourOf(dossiers.kit, trunkPart)}
         />
         {loom.branches.map((branch) => (
           <Row
@@ -61,7 +62,7 @@ function Row({
   picked,
   colour,
 }: {
-  id: string
+  id: LoomPartId
   tag: string
   name: string
   spare: string

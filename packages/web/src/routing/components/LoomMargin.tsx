@@ -1,4 +1,4 @@
-import { inSentence, type Station } from '@tidy-badger/core/dossiers'
+import { inSentence, type Station, type LoomPartId } from '@tidy-badger/core/dossiers'
 import type { WorkItem } from '@tidy-badger/core/jobs'
 import {
   hazardRemedy,
@@ -7,6 +7,7 @@ import {
   type LaidLoom,
   type MetHazard,
   type RoutedBranch,
+  trunkPart,
 } from '@tidy-badger/core/routing'
 import { PhotoButton, PhotoRow, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -24,7 +25,7 @@ export function LoomMargin({ station, item }: { station: Station; item: WorkItem
   const step = item?.kind === 'step' ? item.step : null
   const branch = loom?.branches.find((candidate) => candidate.end.id === part)
   const about = findings.filter((finding) =>
-    part === null || part === 'trunk'
+    part === null || part === trunkPart
       ? finding.at.passage !== undefined && finding.at.kitEnd === undefined
       : finding.at.kitEnd === part && routeRules.has(finding.rule),
   )
@@ -37,7 +38,7 @@ export function LoomMargin({ station, item }: { station: Station; item: WorkItem
         </MarginCard>
       ))}
       {branch && <BranchCard branch={branch} />}
-      {loom && part === 'trunk' && (
+      {loom && part === trunkPart && (
         <>
           <MarginCard tone="quiet" title="Trunk">
             <p>
@@ -185,7 +186,7 @@ function Passed({ hazards }: { hazards: readonly MetHazard[] }) {
 }
 
 /** Says where the part really lies: passages tapped in the picture, or ticked here. */
-function Marking({ part }: { part: string }) {
+function Marking({ part }: { part: LoomPartId }) {
   const { dossiers, lies, toggle, planned, state } = useLoom()
   const { marking } = useLoomView()
   const now = lies(part)
@@ -228,7 +229,7 @@ function Marking({ part }: { part: string }) {
   )
 }
 
-function PlannedButton({ part }: { part: string }) {
+function PlannedButton({ part }: { part: LoomPartId }) {
   const { planned, write } = useLoom()
   return (
     <Button
@@ -308,9 +309,10 @@ function TieCard() {
   )
 }
 
-function StationPhotos({ station, part }: { station: Station; part: string | null }) {
-  const { state } = useJob()
-  const about = { station, ...(part && part !== 'trunk' ? { kitEnd: part } : {}) }
+function StationPhotos({ station, part }: { station: Station; part: LoomPartId | null }) {
+  const { state, dossiers } = useJob()
+  const end = dossiers.kit.ends.find(({ id }) => id === part)?.id
+  const about = { station, ...(end ? { kitEnd: end } : {}) }
   const photos = state.photos.filter(
     (photo) => photo.about?.station === station && (part === null || photo.about.kitEnd === about.kitEnd),
   )

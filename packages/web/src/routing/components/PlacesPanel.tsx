@@ -1,3 +1,4 @@
+import { idIn } from '@tidy-badger/core/shared'
 import { routesOf } from '@tidy-badger/core/jobs'
 import {
   dangerWords,
@@ -107,7 +108,9 @@ export function PlacesPanel() {
                 <span className="font-head font-bold">Where the {use} goes</span>
                 <select
                   value={farPlacesOf(dossiers.machine, state)[use]}
-                  onChange={(event) => void write(farPlaceChosen.answer(state, { use }, event.target.value))}
+                  onChange={(event) =>
+                    void write(farPlaceChosen.answer(state, { use }, idIn(list, event.target.value) ?? null))
+                  }
                 >
                   {list.map((item) => (
                     <option key={item.id} value={item.id}>

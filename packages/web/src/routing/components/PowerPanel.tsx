@@ -1,3 +1,4 @@
+import type { Net } from '@tidy-badger/core/dossiers'
 import {
   feedCards,
   feedingChosen,
@@ -172,7 +173,7 @@ function Checks({ checks }: { checks: readonly Verdict[] }) {
 }
 
 /** The four tests of the advised circuit, one reading each. */
-function FourTests({ net }: { net: { id: string; name: string } }) {
+function FourTests({ net }: { net: Net }) {
   const { dossiers, state, write } = useLoom()
   const cards = feedCards(dossiers.machine, net)
   return (

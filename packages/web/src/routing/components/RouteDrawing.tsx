@@ -1,4 +1,11 @@
-import { colourHex, type Kit, type Machine, type PointAt } from '@tidy-badger/core/dossiers'
+import {
+  colourHex,
+  type Kit,
+  type Machine,
+  type PointAt,
+  type PassageId,
+  type LoomPartId,
+} from '@tidy-badger/core/dossiers'
 import {
   endPoint,
   loomFrame,
@@ -8,6 +15,7 @@ import {
   type Frame,
   type LaidLoom,
   type LoomLine,
+  trunkPart,
 } from '@tidy-badger/core/routing'
 import { useMemo } from 'react'
 import { bodyView, type View } from '@tidy-badger/core/access'
@@ -21,13 +29,13 @@ export interface RouteDrawingProps {
   machine: Machine
   kit: Kit
   loom: LaidLoom
-  part?: string | null
-  onPick?: (part: string) => void
+  part?: LoomPartId | null
+  onPick?: (part: LoomPartId) => void
   /** Passages that are tapped to say where the part lies; missing: they are only shown. */
-  marking?: { lies: readonly string[]; toggle: (passage: string) => void }
+  marking?: { lies: readonly PassageId[]; toggle: (passage: PassageId) => void }
   /** Lines drawn instead of the planned ones, for what was built otherwise. */
-  built?: ReadonlyMap<string, readonly string[]>
-  ties?: ReadonlySet<string>
+  built?: ReadonlyMap<LoomPartId, readonly PassageId[]>
+  ties?: ReadonlySet<PassageId>
   whole?: boolean
   views?: readonly View[]
   maxHeight?: number
@@ -137,7 +145,7 @@ function OneView({
           width={Math.max(2.2 * unit, (line.diameterMm / 1000) * thicker)}
           colour={colourOf(kit, line.part)}
           picked={line.part === part}
-          quiet={part !== null && part !== undefined && line.part !== part && line.part !== 'trunk'}
+          quiet={part !== null && part !== undefined && line.part !== part && line.part !== trunkPart}
           unit={unit}
           onPick={onPick && !marking ? () => onPick(line.part) : undefined}
         />
@@ -194,8 +202,8 @@ function OneView({
 }
 
 /** The part in hand last, the trunk below the branches. */
-function rank(line: string, part: string | null | undefined): number {
-  return line === part ? 2 : line === 'trunk' ? 0 : 1
+function rank(line: LoomPartId, part: LoomPartId | null | undefined): number {
+  return line === part ? 2 : line === trunkPart ? 0 : 1
 }
 
 function LoomPath({
@@ -268,8 +276,8 @@ function EndTags({
   machine: Machine
   at: (point: PointAt) => [number, number]
   unit: number
-  part: string | null
-  onPick?: (part: string) => void
+  part: LoomPartId | null
+  onPick?: (part: LoomPartId) => void
 }) {
   const groups: { x: number; y: number; branches: LaidLoom['branches'] }[] = []
   for (const branch of loom.branches) {
@@ -350,8 +358,8 @@ function boxOf(
 }
 
 /** The colour a branch is known by: the wire that tells it from the others, or the sheath of a cable. */
-export function colourOf(kit: Kit, part: string): string {
-  if (part === 'trunk') return '#4a4f52'
+export function colourOf(kit: Kit, part: LoomPartId): string {
+  if (part === trunkPart) return '#4a4f52'
   const end = kit.ends.find((item) => item.id === part)
   if (end?.type === 'inline-pair') {
     const line =

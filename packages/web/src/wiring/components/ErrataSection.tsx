@@ -1,3 +1,4 @@
+import { idIn } from '@tidy-badger/core/shared'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { toast } from 'sonner'
@@ -58,7 +59,11 @@ export function ErrataSection() {
       >
         <label className="flex flex-col gap-1 font-semibold">
           Which end
-          <select value={end} onChange={(event) => setEnd(event.target.value)} className="max-w-80">
+          <select
+            value={end}
+            onChange={(event) => setEnd(idIn(kit.ends, event.target.value) ?? end)}
+            className="max-w-80"
+          >
             {kit.ends.map((item) => (
               <option key={item.id} value={item.id}>
                 {item.tag}, {item.name}

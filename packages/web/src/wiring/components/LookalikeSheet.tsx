@@ -1,4 +1,4 @@
-import type { Connector } from '@tidy-badger/core/dossiers'
+import type { Connector, KitEndId } from '@tidy-badger/core/dossiers'
 import { connectorLookalikes, endLookalikes } from '@tidy-badger/core/wiring'
 import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
@@ -7,7 +7,7 @@ import { Sheet } from '../../ui/Sheet.tsx'
 import { PlugFace } from './PlugFace.tsx'
 
 /** Plugs that could be taken for the one wanted, each beside it, with the feature that tells. */
-export function LookalikeSheet({ wanted, kitEnd }: { wanted: Connector; kitEnd: string }) {
+export function LookalikeSheet({ wanted, kitEnd }: { wanted: Connector; kitEnd: KitEndId }) {
   const { dossiers } = useJob()
   const { machine, kit } = dossiers
   const [open, setOpen] = useState(false)

@@ -1,4 +1,4 @@
-import type { KitEnd } from '@tidy-badger/core/dossiers'
+import type { KitEnd, KitEndId } from '@tidy-badger/core/dossiers'
 import { Check, OctagonAlert } from 'lucide-react'
 import { useEffect, useRef } from 'react'
 import { useJob } from '../../jobs/index.ts'
@@ -16,7 +16,7 @@ export function LoomDrawing({
 }: {
   ends: EndView[]
   current?: string
-  onPick: (end: string) => void
+  onPick: (end: KitEndId) => void
 }) {
   const { dossiers } = useJob()
   const row = ends.length > 9 ? 58 : 70

@@ -1,3 +1,5 @@
+import { idIn } from '@tidy-badger/core/shared'
+import type { KitEndId, NetId } from '@tidy-badger/core/dossiers'
 import { connectionsPlanned } from '@tidy-badger/core/jobs'
 import { moduleSources, touchedNets, traceTree, type TraceNode, type TraceTree } from '@tidy-badger/core/wiring'
 import { useMemo, useState } from 'react'
@@ -6,11 +8,11 @@ import { selectEnd, selectPlace } from '../store.ts'
 import { Wire } from '../Wire.tsx'
 
 /** Every circuit the module meets as a tree from its source, as planned or as built. */
-export function SignalPaths({ end }: { end: string }) {
+export function SignalPaths({ end }: { end: KitEndId }) {
   const { dossiers, state } = useJob()
   const { machine, kit } = dossiers
   const [built, setBuilt] = useState(false)
-  const [picked, setPicked] = useState<string | null>(null)
+  const [picked, setPicked] = useState<NetId | null>(null)
   const planned = useMemo(() => connectionsPlanned(dossiers, state), [dossiers, state])
   const connections = built ? state.connections : planned
   const nets = useMemo(
@@ -31,7 +33,7 @@ export function SignalPaths({ end }: { end: string }) {
       <div className="flex flex-wrap items-end gap-3">
         <label className="flex flex-col gap-1 font-semibold">
           Signal
-          <select value={net} onChange={(event) => setPicked(event.target.value)}>
+          <select value={net} onChange={(event) => setPicked(idIn(machine.nets, event.target.value) ?? null)}>
             {nets.map((id) => (
               <option key={id} value={id}>
                 {machine.nets.find((item) => item.id === id)?.name}
