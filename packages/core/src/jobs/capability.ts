@@ -1,6 +1,7 @@
 import type { DossierPair, Minutes, Station } from '../dossiers/index.ts'
 import type { Rule } from '../findings/index.ts'
 import type { Done, EntryDefinition } from '../journal/index.ts'
+import type { Spoken } from '../shared/index.ts'
 import type { Erratum, Finding, Match } from '../wiring/index.ts'
 import type { JobDossiers, JobState } from './state.ts'
 
@@ -12,9 +13,8 @@ export interface FindingScene {
 }
 
 /** One thing to do at a station that a capability puts there. */
-export interface OwnWork<Body extends { kind: string } = { kind: string }> {
+export interface OwnWork<Body extends { kind: string } = { kind: string }> extends Spoken {
   id: string
-  words: string
   minutes: Minutes
   done?: Done
   /** What ticking it off writes down. */

@@ -2,7 +2,6 @@ import { tiePracticeOf, tiePractices } from '../routing/index.ts'
 import { type JobDossiers, type JobState, nothingDecided } from './state.ts'
 import { findTarget, inPractice, targetKey } from '../access/index.ts'
 import {
-  inSentence,
   orderSteps,
   type CoverId,
   type Kit,
@@ -14,6 +13,7 @@ import {
 import { benchSupply } from '../circuit/index.ts'
 import { mountPlaceOf } from './mountPlace.ts'
 import { accessOf, opensFuel } from './jobAccess.ts'
+import { sayStep } from './words.ts'
 
 type Needed = Pick<JobState, 'decided' | 'found'>
 const nothingChosen: Needed = { decided: nothingDecided, found: [] }
@@ -62,17 +62,12 @@ function stepText(dossiers: JobDossiers, state: Needed, step: Step): string {
   const elsewhere = !madeFor(kit, machine) || (place !== undefined && sheet !== undefined && place.id !== sheet)
   // Words about a place are the sheet's own only where it names the place and the module goes there.
   if (place && (elsewhere || sheet === undefined) && step.marks === 'mount' && step.station === 'lay-loom')
-    return `Set the ${inSentence(kit.module.name)} at ${inSentence(place.name)} (${place.place}), do not fix it yet.`
-  if (elsewhere && step.marks === 'route')
-    return `Lay the loom${place ? ` from ${inSentence(place.name)}` : ''} through the passages the plan shows, plugged into nothing: every branch must reach its place.`
+    return sayStep('set-module', { module: kit.module.name, place: place.name, where: place.place }).words
+  if (elsewhere && step.marks === 'route') return sayStep('lay-loom', { place: place?.name ?? null }).words
   if (!step.text.includes('{bench}')) return step.text
   const bench = benchSupply(machine, [kit])
-  return step.text.replace(
-    '{bench}',
-    bench
-      ? `${bench.volts[0]} to ${bench.volts[1]} V${bench.sizeA === null ? '' : `, ${bench.sizeA} A`} (${bench.peakA.toFixed(1)} A at the pump’s prime)`
-      : 'of 12.5 to 13.5 V',
-  )
+  const { words } = bench ? sayStep('bench-supply', bench) : sayStep('bench-supply-unknown', {})
+  return step.text.replace('{bench}', words)
 }
 
 export function madeFor(kit: Kit, machine: Machine): boolean {

@@ -1,7 +1,7 @@
 import { trimBasis } from '../fuel-trim/index.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { connectionPlan } from '../wiring/index.ts'
-import { inSentence, stations, type KitEnd, type Minutes, type Station } from '../dossiers/index.ts'
+import { stations, type KitEnd, type Minutes, type Station } from '../dossiers/index.ts'
 import {
   scheduleTasks,
   simulateMinutes,
@@ -16,12 +16,13 @@ import { peopleOf, targetKey } from '../access/index.ts'
 import { mountPlaceOf } from './mountPlace.ts'
 import { accessOf } from './jobAccess.ts'
 import { loomPassages, plannedLoom } from './jobRoute.ts'
+import type { Spoken } from '../shared/index.ts'
 import { stationWork, type WorkItem } from './workItems.ts'
+import { sayTask } from './words.ts'
 
 /** One bar of the day. */
-export interface DayTask extends Task {
+export interface DayTask extends Task, Spoken {
   station: Station
-  name: string
   done: boolean
   /** Finished jobs behind its time; 0: the dossier's own figure. */
   learntFrom: number
@@ -115,7 +116,7 @@ function stationTasks(dossiers: JobDossiers, state: JobState, station: Station, 
       plain(
         'check-kit',
         station,
-        'Lay out the kit',
+        sayTask('check-kit', {}),
         times(dossiers.kit.parts.length + dossiers.kit.ends.length, countMinutes),
         gate,
         station in state.stationsDone,
@@ -177,18 +178,18 @@ function routeTasks(dossiers: JobDossiers, state: JobState, after: string[]): Da
   const laid = 'lay-loom' in state.stationsDone
   const passages = (dossiers.machine.passages ?? []).filter((passage) => used.has(passage.id))
   const sleeved = [loom.trunk, ...loom.branches].filter((part) => part.sleeve !== 'plain')
-  const work: [string, string, Minutes][] = [
-    ...passages.flatMap((passage): [string, string, Minutes][] =>
+  const work: [string, Spoken, Minutes][] = [
+    ...passages.flatMap((passage): [string, Spoken, Minutes][] =>
       passage.bulkhead
-        ? [[`bulkhead.${passage.id}`, `Through the bulkhead ${passage.name}`, passage.bulkhead.minutes]]
+        ? [[`bulkhead.${passage.id}`, sayTask('bulkhead', { passage: passage.name }), passage.bulkhead.minutes]]
         : [],
     ),
-    ...loom.branches.flatMap((branch): [string, string, Minutes][] =>
+    ...loom.branches.flatMap((branch): [string, Spoken, Minutes][] =>
       branch.extensionM > 0
         ? [
             [
               `extend.${branch.end.id}`,
-              `${branch.end.name} lengthened`,
+              sayTask('extend', { end: branch.end.name }),
               times(Math.max(1, branch.end.areasMm2.length), extensionMinutes),
             ],
           ]
@@ -196,10 +197,10 @@ function routeTasks(dossiers: JobDossiers, state: JobState, after: string[]): Da
     ),
     ...sleeved
       .slice(0, 1)
-      .map((): [string, string, Minutes] => ['sleeves', 'Heat sleeves on', times(sleeved.length, sleeveMinutes)]),
+      .map((): [string, Spoken, Minutes] => ['sleeves', sayTask('sleeves', {}), times(sleeved.length, sleeveMinutes)]),
   ]
-  return work.map(([id, name, minutes], i) =>
-    plain(id, 'lay-loom', name, minutes, i === 0 ? after : [work[i - 1][0]], laid),
+  return work.map(([id, spoken, minutes], i) =>
+    plain(id, 'lay-loom', spoken, minutes, i === 0 ? after : [work[i - 1][0]], laid),
   )
 }
 
@@ -213,9 +214,9 @@ function bossOff(dossiers: JobDossiers, state: JobState, after: string[]): DayTa
   const done = 'open-up' in state.stationsDone
   const on = 'set-up' in state.stationsDone
   return [
-    plain('boss.off', 'open-up', 'Pipe off for the boss', bossMinutes.pipe, after, done),
-    plain('boss.weld', 'open-up', 'the boss is welded in', bossMinutes.weld, ['boss.off'], on, 0),
-    plain('boss.cool', 'open-up', 'until the weld is cold', bossMinutes.cool, ['boss.weld'], on, 0),
+    plain('boss.off', 'open-up', sayTask('pipe-off', {}), bossMinutes.pipe, after, done),
+    plain('boss.weld', 'open-up', sayTask('weld', {}), bossMinutes.weld, ['boss.off'], on, 0),
+    plain('boss.cool', 'open-up', sayTask('weld-cool', {}), bossMinutes.cool, ['boss.weld'], on, 0),
   ]
 }
 
@@ -225,7 +226,7 @@ function bossOn(dossiers: JobDossiers, state: JobState, gate: string[]): DayTask
         plain(
           'boss.on',
           'set-up',
-          'Pipe back on',
+          sayTask('pipe-on', {}),
           bossMinutes.pipe,
           [...gate, 'boss.cool'],
           'set-up' in state.stationsDone,
@@ -236,7 +237,7 @@ function bossOn(dossiers: JobDossiers, state: JobState, gate: string[]): DayTask
 
 function rideTasks(state: JobState, gate: string[]): DayTask[] {
   const done = 'trim' in state.stationsDone || state.trim.revisions.length > 1
-  return [plain('ride', 'trim', 'A ride through the table, and its review', rideMinutes, gate, done)]
+  return [plain('ride', 'trim', sayTask('ride', {}), rideMinutes, gate, done)]
 }
 
 /** Minutes of an item with the way to what it works at, and by the count of what it makes. */
@@ -262,13 +263,13 @@ function minutesOf(dossiers: JobDossiers, state: JobState, item: WorkItem): Minu
 function plain(
   id: string,
   station: Station,
-  name: string,
+  spoken: Spoken,
   minutes: Minutes,
   after: readonly string[],
   done: boolean,
   hands: 0 | 1 | 2 = 1,
 ): DayTask {
-  return { id, station, name, minutes, after, done, hands, learntFrom: 0 }
+  return { id, station, ...spoken, minutes, after, done, hands, learntFrom: 0 }
 }
 
 /** One after the other; a wait holds up only what names its step, the battery and what follows it. */
@@ -291,7 +292,7 @@ function chain(
       plain(
         item.id,
         station,
-        wordsOf(item),
+        sayWork(item),
         minutesOf(dossiers, state, item),
         [...before, ...held, ...named],
         done(state, station, item),
@@ -306,7 +307,7 @@ function chain(
         plain(
           id,
           station,
-          step.wait.why,
+          sayTask('wait', { why: step.wait.why }),
           { best: minutes, likely: minutes, worst: minutes },
           [item.id],
           done(state, station, item),
@@ -342,7 +343,7 @@ function coverTasks(
     return plain(
       item.id,
       station,
-      wordsOf(item),
+      sayWork(item),
       item.minutes,
       [...gate, ...under.filter((id) => here.has(id)), ...hot],
       done(state, station, item),
@@ -367,7 +368,7 @@ function hookUpTasks(dossiers: JobDossiers, state: JobState, gate: string[]): Da
     return plain(
       `end.${end.id}`,
       'hook-up',
-      end.name,
+      sayTask('end', { end: end.name }),
       sum(own, reachOf(dossiers, state, end)),
       carries(end, (signal) => signal.startsWith('supply')) && grounds.length > 0 ? grounds : gate,
       made.length > 0 && made.every((item) => item.tugged || 'closed' in item.to || 'open' in item.to),
@@ -380,7 +381,7 @@ function hookUpTasks(dossiers: JobDossiers, state: JobState, gate: string[]): Da
       plain(
         `fuse.${end.id}`,
         'hook-up',
-        `Fuse into ${inSentence(end.name)}, last`,
+        sayTask('fuse', { end: end.name }),
         fuseMinutes,
         made.map((task) => task.id),
         'hook-up' in state.stationsDone,
@@ -413,14 +414,18 @@ function handsOf(item: WorkItem): 1 | 2 {
 
 /** An item of work in a few words. */
 export function wordsOf(item: WorkItem): string {
+  return sayWork(item).words
+}
+
+function sayWork(item: WorkItem): Spoken {
   switch (item.kind) {
     case 'step':
-      return item.step.text
+      return sayTask('step', { text: item.step.text })
     case 'cover-off':
-      return `${item.removal.cover.name} off`
+      return sayTask('cover-off', { cover: item.removal.cover.name })
     case 'cover-on':
-      return `${item.closing.cover.name} on`
+      return sayTask('cover-on', { cover: item.closing.cover.name })
     case 'own':
-      return item.words
+      return item.spoken
   }
 }

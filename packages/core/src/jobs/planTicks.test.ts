@@ -36,7 +36,7 @@ test('a pair is two matings and a tug, in order', () => {
   const end = gorseJob.kit.ends.find((candidate) => candidate.id === 'crank')
   if (!end) throw new Error('the kit has a crank pair')
   const match = connectionPlan(gorseJob).find((candidate) => candidate.kitEnd === 'crank')
-  const labels = planTicks(gorseJob, replay(gorseJob, []), end, match).map((tick) => tick.label)
+  const labels = planTicks(gorseJob, replay(gorseJob, []), end, match).map((tick) => tick.words)
   expect(labels).toEqual([
     'Factory plug into loom end C',
     'Loom end C onto the crank sensor',
@@ -64,12 +64,12 @@ const ticksFor = (kitEnd: string, ...entries: NewEntry[]) => {
 
 test('what is connected wrongly is taken off first', () => {
   const bypass = entryOf({ kind: 'connected', kitEnd: ref('injector'), to: { kitEnd: ref('injector') } })
-  expect(ticksFor('injector', bypass).map((tick) => tick.label)).toEqual(['Part its two halves from each other'])
+  expect(ticksFor('injector', bypass).map((tick) => tick.words)).toEqual(['Part its two halves from each other'])
   const off = entryOf({ kind: 'disconnected', kitEnd: ref('injector') })
   expect(ticksFor('injector', bypass, off).map((tick) => tick.done)).toEqual([false, false, false])
 })
 
 test('another ground that does no harm may stay', () => {
   const other = entryOf({ kind: 'connected', kitEnd: ref('ground'), to: { stud: ref('battery-negative') } })
-  expect(ticksFor('ground', other)[0]).toMatchObject({ label: 'Ring under the nut: battery negative', done: true })
+  expect(ticksFor('ground', other)[0]).toMatchObject({ words: 'Ring under the nut: battery negative', done: true })
 })

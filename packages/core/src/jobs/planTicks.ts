@@ -1,5 +1,7 @@
 import type { JobDossiers, JobState } from './state.ts'
-import { inSentence, type KitEnd, type TapMethod } from '../dossiers/index.ts'
+import type { KitEnd, TapMethod } from '../dossiers/index.ts'
+import type { Spoken } from '../shared/index.ts'
+import { sayTick, type tickWords } from './words.ts'
 import {
   adviseJoint,
   checkWiring,
@@ -13,9 +15,8 @@ import {
 import type { EntryBody } from './model.ts'
 
 /** One thing to do with one end, and the entry it makes. */
-export interface Tick {
+export interface Tick extends Spoken<keyof typeof tickWords> {
   id: string
-  label: string
   done: boolean
   makes: EntryBody
 }
@@ -34,7 +35,7 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
     return [
       {
         id: 'take-off',
-        label: takeOffWords(dossiers, end, wrong[0].to),
+        ...sayTakeOff(dossiers, end, wrong[0].to),
         done: false,
         makes: { kind: 'disconnected', kitEnd: end.id },
       },
@@ -45,55 +46,52 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
         sameTarget(to, wanted) && (side === undefined || !('side' in to) || to.side === undefined || to.side === side),
     )
   if ('closed' in target) {
-    const label = target.closed === 'cap' ? 'Cap on, lead tied back' : 'Terminator in until it clicks'
-    return [{ id: 'close', label, done: at(target), makes: { kind: 'connected', kitEnd: end.id, to: target } }]
+    return [
+      {
+        id: 'close',
+        ...sayTick(target.closed, {}),
+        done: at(target),
+        makes: { kind: 'connected', kitEnd: end.id, to: target },
+      },
+    ]
   }
   if ('open' in target)
     return [
       {
         id: 'open',
-        label: 'Open and clear, looked at',
+        ...sayTick('open', {}),
         done: at(target),
         makes: { kind: 'connected', kitEnd: end.id, to: target },
       },
     ]
   const tug: Tick = {
     id: 'tug',
-    label:
-      end.type === 'inline-pair'
-        ? end.deviceHalf
-          ? 'Locks closed, both tugged'
-          : 'Lock closed, tugged'
-        : 'Tugged: it does not move',
+    ...sayTick(end.type === 'inline-pair' ? (end.deviceHalf ? 'tug-pair' : 'tug-plug') : 'tug-lead', {}),
     done: made.length > 0 && made.every((connection) => connection.tugged) && at(target),
     makes: { kind: 'tugged', kitEnd: end.id },
   }
   if (end.type === 'inline-pair' && 'connector' in target && !('cavity' in target)) {
     const device = machine.connectors.find((connector) => connector.id === target.connector)?.device ?? 'device'
-    const half = (side: 'factory' | 'device', label: string): Tick => ({
+    const half = (side: 'factory' | 'device', spoken: ReturnType<typeof sayTick>): Tick => ({
       id: side,
-      label,
+      ...spoken,
       done: at(target, side),
       makes: { kind: 'connected', kitEnd: end.id, to: { connector: target.connector, side } },
     })
     return [
-      half(
-        'factory',
-        `Factory plug into ${end.deviceHalf ? 'loom end' : 'the'} ${end.deviceHalf ? end.tag : inSentence(end.name)}`,
-      ),
-      ...(end.deviceHalf ? [half('device', `Loom end ${end.tag} onto the ${device}`)] : []),
+      half('factory', sayTick('factory', { tag: end.deviceHalf ? end.tag : null, end: end.name })),
+      ...(end.deviceHalf ? [half('device', sayTick('device', { tag: end.tag, device }))] : []),
       tug,
     ]
   }
   const advice = end.type === 'flying-lead' ? adviseJoint(machine, kit, end, target, joinPracticeOf(state)) : null
   const method = advice?.method
-  const label = joinLabel(dossiers, end, target, method)
   const consent = consentTick(dossiers, state, end)
   return [
     ...(consent ? [consent] : []),
     {
       id: 'join',
-      label,
+      ...sayJoin(dossiers, end, target, method),
       done: at(target),
       makes: { kind: 'connected', kitEnd: end.id, to: halfOf(end, target), method },
     },
@@ -116,19 +114,18 @@ function halfOf(end: KitEnd, target: ConnectionTarget): ConnectionTarget {
   return end.type === 'flying-lead' && end.cut && 'cavity' in target ? { ...target, half: end.cut.half } : target
 }
 
-function takeOffWords({ machine, kit }: JobDossiers, end: KitEnd, to: ConnectionTarget): string {
+function sayTakeOff({ machine, kit }: JobDossiers, end: KitEnd, to: ConnectionTarget) {
   return 'kitEnd' in to && to.kitEnd === end.id
-    ? 'Part its two halves from each other'
-    : `Take it off: it is at ${inSentence(targetWords(machine, to, kit))}`
+    ? sayTick('part-halves', {})
+    : sayTick('take-off', { at: targetWords(machine, to, kit) })
 }
 
-function joinLabel({ machine, kit }: JobDossiers, end: KitEnd, target: ConnectionTarget, method?: TapMethod): string {
-  if (end.type === 'ring') return `Ring under the nut: ${inSentence(targetWords(machine, target))}`
-  if (end.type === 'plug') return `${end.name} into ${inSentence(targetWords(machine, target, kit))}`
-  if (end.type === 'flying-lead' && end.intoSpare) return `Pin ${end.tag} pushed home, seal in`
-  const half =
-    end.type === 'flying-lead' && end.cut ? (end.cut.half === 'ecu' ? ' to the ECU half' : ' to the other half') : ''
-  return `Lead ${end.tag} joined${half}${method ? `, ${method}` : ''}`
+function sayJoin({ machine, kit }: JobDossiers, end: KitEnd, target: ConnectionTarget, method?: TapMethod) {
+  if (end.type === 'ring') return sayTick('ring', { at: targetWords(machine, target) })
+  if (end.type === 'plug') return sayTick('plug', { end: end.name, at: targetWords(machine, target, kit) })
+  if (end.type === 'flying-lead' && end.intoSpare) return sayTick('pin', { tag: end.tag })
+  const half = end.type === 'flying-lead' ? (end.cut?.half ?? null) : null
+  return sayTick('lead', { tag: end.tag, half, method: method ?? null })
 }
 
 /** A wire is cut only with the owner's word, written down first. */
@@ -139,7 +136,7 @@ function consentTick(dossiers: JobDossiers, state: JobState, end: KitEnd): Tick 
   const target = connectionPlan(dossiers, state).find((match) => match.kitEnd === end.id)?.target
   return {
     id: 'consent',
-    label: 'Owner agrees that this wire is cut',
+    ...sayTick('consent', {}),
     done: state.irreversible.some(
       (act) => act.act === 'cut' && [end.id, partner].some((id) => id === act.about?.kitEnd),
     ),

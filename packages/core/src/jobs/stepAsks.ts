@@ -2,18 +2,19 @@ import { type JobDossiers, type JobState, takeInQuestions } from './state.ts'
 import type { Step } from '../dossiers/index.ts'
 import { jobSteps, stepsOf } from './jobSteps.ts'
 import type { NewEntry } from './model.ts'
+import { sayBar } from './words.ts'
 
 /** What a step still asks for before it may be ticked; null when it has everything. */
 export function stepAsks(state: JobState, step: Step, entry: { wrote?: string; without?: string } = {}): string | null {
   if (reasonIsGiven(entry.without)) return null
   if (step.reading && !state.readings.some((reading) => reading.step === step.id))
-    return `It asks for a figure: ${step.reading.quantity}, ${step.reading.unit}.`
+    return sayBar('figure-asked', step.reading).words
   if (!step.asks || (entry.wrote ?? '').trim() !== '') return null
   const { words, told, question } = step.asks
   if (told && state.told.length > 0) return null
   const asked = takeInQuestions.find((item) => item === question)
   if (asked && state.decided.answers[asked]) return null
-  return `It asks for something written down: ${words}.`
+  return sayBar('words-asked', { asked: words }).words
 }
 
 /** Fewest words and letters of a reason: "ok" is none. */
@@ -29,7 +30,7 @@ export function reasonIsGiven(text: string | undefined): boolean {
   return words.length >= reasonWords && words.join('').length >= reasonLetters
 }
 
-export const reasonAsked = 'Say why in a few words: one word is no reason.'
+export const reasonAsked = sayBar('reason-asked', {}).words
 
 /** What still runs and holds up an entry, by the times the entries themselves give; null when nothing does. */
 export function openWait(dossiers: JobDossiers, state: JobState, entry: NewEntry): string | null {
@@ -40,7 +41,7 @@ export function openWait(dossiers: JobDossiers, state: JobState, entry: NewEntry
     const since = done?.at === undefined ? NaN : Date.parse(done.at)
     if (!step.wait || Number.isNaN(at) || Number.isNaN(since)) continue
     const left = step.wait.minutes - (at - since) / 60_000
-    if (left > 0.5) return `${Math.ceil(left)} min to wait yet, ${step.wait.why}.`
+    if (left > 0.5) return sayBar('wait-runs', { minutes: Math.ceil(left), why: step.wait.why }).words
   }
   return null
 }

@@ -63,7 +63,7 @@ export function timeReport(
     plannedMin: rows.reduce((sum, row) => sum + row.plannedMin, 0),
     takenMin: rows.reduce((sum, row) => sum + row.takenMin, 0),
     slow: tasks
-      .map((task) => ({ name: task.name, plannedMin: expectedMinutes(task.minutes), takenMin: takenOf(task.id) }))
+      .map((task) => ({ name: task.words, plannedMin: expectedMinutes(task.minutes), takenMin: takenOf(task.id) }))
       .filter((item) => item.takenMin > item.plannedMin * 1.25)
       .sort((a, b) => b.takenMin - b.plannedMin - (a.takenMin - a.plannedMin))
       .slice(0, 5),

@@ -1,6 +1,7 @@
 import type { JobDossiers, JobState } from './state.ts'
 import type { Done } from '../journal/index.ts'
-import { inSentence, type Cover } from '../dossiers/index.ts'
+import type { Cover } from '../dossiers/index.ts'
+import { sayBar } from './words.ts'
 
 /** Something taken off and not yet back, with all that came away with it. */
 export interface TrayItem {
@@ -25,14 +26,12 @@ export function trayBars(dossiers: JobDossiers, state: JobState, station: string
   const open = trayOf(dossiers, state).filter((item) => !item.leftOff)
   if (station === 'set-up' || station === 'wake') {
     const needed = open.filter((item) => item.cover.run)
-    return needed.length > 0
-      ? `The engine must not run without it: ${names(needed)} is still off. Put it on first, or write down why it stays off.`
-      : null
+    return needed.length > 0 ? sayBar('run-cover-off', { covers: names(needed) }).words : null
   }
   if (station !== 'close-up' && station !== 'hand-back') return null
-  return open.length > 0 ? `Still in the tray: ${names(open)}. Put it back, or write down why it stays off.` : null
+  return open.length > 0 ? sayBar('tray-not-empty', { covers: names(open) }).words : null
 }
 
-function names(items: readonly TrayItem[]): string {
-  return items.map(({ cover }) => inSentence(cover.name)).join(', ')
+function names(items: readonly TrayItem[]): string[] {
+  return items.map(({ cover }) => cover.name)
 }

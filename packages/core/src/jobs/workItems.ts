@@ -7,6 +7,7 @@ import { accessOf } from './jobAccess.ts'
 import { coversBefore, stepsOf } from './jobSteps.ts'
 import { capabilities } from './capabilities.ts'
 import type { Capability, OwnWork } from './capability.ts'
+import type { Spoken } from '../shared/index.ts'
 import { loomPassages, plannedLoom, plannedPassages } from './jobRoute.ts'
 import type { EntryBody } from './model.ts'
 
@@ -16,7 +17,7 @@ export type WorkItem = { id: string; done?: Done; minutes: Minutes } & (
   | { kind: 'cover-off'; removal: Removal }
   | { kind: 'cover-on'; closing: Closing }
   /** Put there by a capability. */
-  | { kind: 'own'; words: string; makes: EntryBody[] }
+  | { kind: 'own'; spoken: Spoken; makes: EntryBody[] }
 )
 
 /** Minutes of a step of which none are written down. */
@@ -38,9 +39,9 @@ export function stationWork(
   return [...plannedWork(dossiers, state, station), ...own]
 }
 
-function ownItem({ id, words, minutes, done, makes }: OwnWork): WorkItem {
+function ownItem({ id, code, facts, words, minutes, done, makes }: OwnWork): WorkItem {
   // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a capability makes entries of its own kinds
-  return { kind: 'own', id, words, minutes, done, makes: makes as EntryBody[] }
+  return { kind: 'own', id, spoken: { code, facts, words }, minutes, done, makes: makes as EntryBody[] }
 }
 
 /** Steps, and covers off and on, by the plan. */

@@ -1,4 +1,6 @@
-import { inSentence, type DossierPair, type Minutes, type Station } from '../dossiers/index.ts'
+import type { DossierPair, Minutes, Station } from '../dossiers/index.ts'
+import type { Spoken } from '../shared/index.ts'
+import { sayWiringWork } from './words.ts'
 import type { EarlierWork, FoundWork, WiringState } from './state.ts'
 
 /** Minutes of undoing an earlier fitter's work, by what it is. */
@@ -15,17 +17,16 @@ export function earlierWork(
   _dossiers: DossierPair,
   { found }: Pick<WiringState, 'found'>,
   station: Station,
-): {
+): (Spoken & {
   id: string
-  words: string
   minutes: Minutes
   done?: FoundWork['dealt']
   makes: { kind: 'dealt-with'; found: string; how: string }[]
-}[] {
+})[] {
   if (station !== 'open-up') return []
   return found.map((item) => ({
     id: `earlier.${item.entry}`,
-    words: `Earlier work, ${item.what}: ${inSentence(item.text)}`,
+    ...sayWiringWork('earlier', { what: item.what, text: item.text }),
     minutes: earlierMinutes[item.what],
     done: item.dealt,
     makes: [{ kind: 'dealt-with', found: item.entry, how: 'Taken off, put back as the factory had it' }],

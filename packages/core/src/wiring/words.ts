@@ -1,4 +1,5 @@
 import { inSentence } from '../dossiers/index.ts'
+import { speaker } from '../shared/index.ts'
 import { said, type FactsOf, type FindingWords, type WordsOf } from '../findings/index.ts'
 
 const plain = (name: string) => name.replaceAll('-', ' ')
@@ -383,3 +384,9 @@ export function belongsSentence(end: string, place: string | null, closes: boole
   if (place === null) return `Cap ${end}: no place for it is known here.`
   return closes ? `${end} is to be ${place}.` : `${end} belongs to ${place}.`
 }
+
+/** What is said of work at the wires that no plan of the dossiers has. */
+export const wiringWorkWords = {
+  earlier: ({ what, text }: { what: string; text: string }) => `Earlier work, ${what}: ${inSentence(text)}`,
+}
+export const sayWiringWork = speaker(wiringWorkWords)

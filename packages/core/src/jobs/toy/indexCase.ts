@@ -1,3 +1,4 @@
+import { always, speaker } from '../../shared/index.ts'
 import { collectFindings, defineRules, type FactsOf } from '../../findings/index.ts'
 import type { FindingPlace } from '../../wiring/index.ts'
 import type { Capability } from '../capability.ts'
@@ -13,6 +14,7 @@ const greaseWords = {
   'grease-missing': ({ where }: { where: string }) => ({ reason: `The ${where} are dry.`, remedy: 'Grease them.' }),
 }
 type GreaseFacts = FactsOf<typeof greaseWords>
+const sayGrease = speaker({ grease: always('Grease the terminals') })
 
 const stateOf = (state: object) => state as GreaseState
 
@@ -32,7 +34,7 @@ export const toy: Capability = {
     if (!wanted || station !== 'close-up') return []
     const minutes = { best: 1, likely: 1, worst: 2 }
     return [
-      { id: 'grease', words: 'Grease the terminals', minutes, done: made ?? undefined, makes: [{ kind: 'greased' }] },
+      { id: 'grease', ...sayGrease('grease', {}), minutes, done: made ?? undefined, makes: [{ kind: 'greased' }] },
     ]
   },
 }

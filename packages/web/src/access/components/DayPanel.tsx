@@ -59,7 +59,7 @@ export function DayPanel() {
               const known = day.learnt.get(task.id)
               return (
                 <li key={task.id} className="flex justify-between gap-3 border-b-2 border-line-soft py-1">
-                  <span className="min-w-0 truncate">{task.name}</span>
+                  <span className="min-w-0 truncate">{task.words}</span>
                   {known && (
                     <span className="figures shrink-0 text-[15px]">
                       {known.likely.toFixed(1)} min, {known.best.toFixed(1)}–{known.worst.toFixed(1)}, n {known.n}

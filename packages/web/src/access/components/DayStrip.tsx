@@ -106,7 +106,7 @@ function Bar({
   const share = ((slot.end - slot.start) / whole) * 100
   const wait = task.hands === 0
   const wide = (slot.end - slot.start) * pxPerMinute > 52
-  const label = `${task.name}, ${hours(slot.start)} to ${hours(slot.end)}${critical ? ', critical' : ''}${task.done ? ', done' : ''}${task.learntFrom > 0 ? `, learnt from ${task.learntFrom}` : ''}`
+  const label = `${task.words}, ${hours(slot.start)} to ${hours(slot.end)}${critical ? ', critical' : ''}${task.done ? ', done' : ''}${task.learntFrom > 0 ? `, learnt from ${task.learntFrom}` : ''}`
   const go = () => {
     selectWork(slot.task)
     void navigate(`/job/${job.id}/${task.station}`)
@@ -121,7 +121,7 @@ function Bar({
         className={`block h-full w-full overflow-hidden border-y-2 border-l-2 px-0.5 text-left font-text text-[15px] leading-tight ${critical ? 'border-b-[6px]' : ''} ${selected ? 'border-lamp' : 'border-ink'} ${task.done ? 'bg-ink text-ground' : 'bg-paper'}`}
         style={wait && !task.done ? { backgroundImage: hatch } : undefined}
       >
-        {wide && <span className={wait && !task.done ? 'bg-paper' : ''}>{task.name}</span>}
+        {wide && <span className={wait && !task.done ? 'bg-paper' : ''}>{task.words}</span>}
       </button>
     </li>
   )

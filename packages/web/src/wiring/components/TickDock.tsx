@@ -106,7 +106,7 @@ export function TickDock({
               >
                 {tick.done && <Check size={17} strokeWidth={3.8} />}
               </span>
-              {tick.label}
+              {tick.words}
             </button>
           </li>
         ))}
