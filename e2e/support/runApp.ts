@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
-const serverFolder = fileURLToPath(new URL('../../packages/server', import.meta.url))
+const server = fileURLToPath(new URL('../../packages/server/dist/main.js', import.meta.url))
 
 export interface RunningApp {
   url: string
@@ -27,11 +27,10 @@ export interface AppOptions {
   host?: string
 }
 
-/** Starts the real server as a process of its own on a data folder of its own. */
+/** Starts the built server (`npm run build`) as a process of its own on a data folder of its own. */
 export async function runApp(options: AppOptions = {}): Promise<RunningApp> {
   const folder = options.folder ?? (await mkdtemp(join(tmpdir(), 'tidy-badger-')))
-  const child = spawn(process.execPath, ['--import', 'tsx', 'src/main.ts'], {
-    cwd: serverFolder,
+  const child = spawn(process.execPath, [server], {
     env: {
       ...process.env,
       TIDY_BADGER_DATA: folder,

@@ -1,6 +1,4 @@
 import { fileURLToPath } from 'node:url'
-import { buildApp } from './app.ts'
-import { seedDemo } from './demo/index.ts'
 import { readConfig } from './platform/config.ts'
 import { listenOnLoopbackToo } from './platform/loopbackListener.ts'
 import { openDeps } from './platform/openDeps.ts'
@@ -9,13 +7,14 @@ const root = fileURLToPath(new URL('../../..', import.meta.url))
 
 async function start(): Promise<void> {
   const config = readConfig(process.env, root)
-  const { deps, close } = await openDeps(config)
+  // The store is opened while the rest is read.
+  const [{ deps, close }, { buildApp }] = await Promise.all([openDeps(config), import('./app.ts')])
   const { server, jobs, seeded } = await buildApp(deps)
   for (const { name, version, changes } of seeded.filter((item) => item.correction))
     console.log(
       `${name}: version ${version} of its dossier is published (${changes.length === 1 ? 'one change' : `${changes.length} changes`}). Jobs stay with theirs and offer the new one.`,
     )
-  if (config.demo) await seedDemo(deps, jobs)
+  if (config.demo) await (await import('./demo/index.ts')).seedDemo(deps, jobs)
   await server.listen({ port: config.port, host: config.host })
   const address = server.server.address()
   const port = typeof address === 'object' && address ? address.port : config.port

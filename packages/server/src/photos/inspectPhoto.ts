@@ -1,4 +1,3 @@
-import sharp from 'sharp'
 import { refusal } from '../platform/errors.ts'
 
 /** Largest photo taken in; the browser makes them much smaller. */
@@ -16,6 +15,8 @@ export const largestPhotoPixels = 40_000_000
  */
 export async function inspectPhoto(bytes: Buffer, path = ''): Promise<Buffer> {
   const kept = withoutTraces(bytes, path)
+  // Loaded with the first photo: a start is quicker without it.
+  const { default: sharp } = await import('sharp')
   try {
     const { format, width, height } = await sharp(kept, { limitInputPixels: largestPhotoPixels }).metadata()
     if (format !== 'jpeg' || !width || !height) throw new Error('no JPEG')
