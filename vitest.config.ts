@@ -7,5 +7,7 @@ export default defineConfig({
     testTimeout: 60_000,
     hookTimeout: 60_000,
     maxWorkers: 2,
+    // Files share what they load; each opens a store, a folder or a page of its own.
+    isolate: false,
   },
 })

@@ -21,7 +21,7 @@ for (const { name, machine, kit } of fittings) {
     const items = stationWork(dossiers, state, station).map((item) => {
       if (item.kind === 'cover-off') return `-${item.removal.cover.id}`
       if (item.kind === 'cover-on') return `+${item.closing.cover.id}`
-      if (item.kind === 'own') return item.words
+      if (item.kind === 'own') return item.spoken.words
       const { id, power, engine, fuel, needs } = item.step
       const marks = [
         power && `battery ${power}`,

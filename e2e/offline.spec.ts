@@ -1,5 +1,7 @@
 import { expect, journalOf, named, post, saved, test, watch } from './support/fixtures.ts'
 
+test.use({ serviceWorkers: 'allow' })
+
 test('with the link cut one works on, reloads, and loses nothing; two people on one job', async ({
   page,
   app,

@@ -13,6 +13,8 @@ export default defineConfig({
   reporter: [['list'], ['json']],
   globalSetup: './support/demoYard.ts',
   use: {
+    // Kept for offline use by a journey that says so: otherwise every page would fetch the whole app behind its first view.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     launchOptions,
     actionTimeout: 60_000,

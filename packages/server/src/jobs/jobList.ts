@@ -17,7 +17,7 @@ export interface ListQuery {
 }
 
 /** What the list says of a job that cannot be replayed. */
-interface Unreadable {
+export interface Unreadable {
   unreadable: string
 }
 

@@ -1,5 +1,8 @@
 import { refusal } from '../platform/errors.ts'
 
+/** Loaded with the first photo: a start is quicker without it. */
+const drawing = async () => (await import('sharp')).default
+
 /** Largest photo taken in; the browser makes them much smaller. */
 export const largestPhotoBytes = 4 * 1024 * 1024
 /** More pixels than any tablet's camera has, and what can be drawn without filling the memory. */
@@ -15,8 +18,7 @@ export const largestPhotoPixels = 40_000_000
  */
 export async function inspectPhoto(bytes: Buffer, path = ''): Promise<Buffer> {
   const kept = withoutTraces(bytes, path)
-  // Loaded with the first photo: a start is quicker without it.
-  const { default: sharp } = await import('sharp')
+  const sharp = await drawing()
   try {
     const { format, width, height } = await sharp(kept, { limitInputPixels: largestPhotoPixels }).metadata()
     if (format !== 'jpeg' || !width || !height) throw new Error('no JPEG')
@@ -105,6 +107,7 @@ function isHarmless(marker: number, segment: Buffer): boolean {
  * @returns null when it cannot be drawn
  */
 export async function photoForPaper(bytes: Buffer, widthPx = 1200): Promise<Buffer | null> {
+  const sharp = await drawing()
   try {
     return await sharp(bytes, { limitInputPixels: largestPhotoPixels })
       .resize({ width: widthPx, withoutEnlargement: true })

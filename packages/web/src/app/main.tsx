@@ -79,5 +79,10 @@ createRoot(root).render(
   </StrictMode>,
 )
 
+// The whole app is fetched for the time without a link, once the first page is there and stands still.
 if ('serviceWorker' in navigator && window.isSecureContext && import.meta.env.PROD)
-  void navigator.serviceWorker.register('/sw.js')
+  window.addEventListener('load', () => {
+    const keep = () => void navigator.serviceWorker.register('/sw.js')
+    if ('requestIdleCallback' in window) requestIdleCallback(keep, { timeout: 4000 })
+    else setTimeout(keep, 1000)
+  })
