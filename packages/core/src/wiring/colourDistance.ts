@@ -1,5 +1,18 @@
-import { converter, differenceCiede2000, filterDeficiencyDeuter, filterDeficiencyProt, type Rgb } from 'culori'
+import type { Rgb } from 'culori'
+import {
+  converter,
+  differenceCiede2000,
+  filterDeficiencyDeuter,
+  filterDeficiencyProt,
+  modeLab65,
+  modeRgb,
+  useMode as takeIn,
+} from 'culori/fn'
 import { colourHex, type ColourName, type WireColour } from '../dossiers/index.ts'
+
+// Only the spaces that are walked through, so that a page loads no more than that.
+takeIn(modeRgb)
+takeIn(modeLab65)
 
 const ciede2000 = differenceCiede2000()
 const sights = [(colour: Rgb) => colour, filterDeficiencyDeuter(1), filterDeficiencyProt(1)]

@@ -1,14 +1,17 @@
 import { ArchiveRestore, Library, Settings, TabletSmartphone } from 'lucide-react'
 import { lazy, Suspense } from 'react'
 import { createBrowserRouter, Link, Outlet } from 'react-router'
-import { ConfirmQuestion, JobIndex, JobLayout, NewJobPage, PersonQuestion, YardPage } from '../jobs/index.ts'
-import { DayButton } from '../access/index.ts'
+import { ConfirmQuestion, PersonQuestion, YardPage } from '../jobs/index.ts'
 import { Empty, Loading, Stripes } from '../ui/states.tsx'
 import { CommandButton, CommandList } from './CommandList.tsx'
 import { HelpButton, HelpSheet } from './HelpSheet.tsx'
 import { SettingsPage } from './SettingsPage.tsx'
-import { StationPage } from './StationPage.tsx'
 
+// The yard is there with the first script; a job, a machine and everything else come with theirs.
+const JobRoom = lazy(() => import('./JobRoom.tsx'))
+const JobIndex = lazy(async () => ({ default: (await import('./JobRoom.tsx')).JobIndex }))
+const StationPage = lazy(async () => ({ default: (await import('./StationPage.tsx')).StationPage }))
+const NewJobPage = lazy(async () => ({ default: (await import('./JobRoom.tsx')).NewJobPage }))
 const DossiersPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossiersPage }))
 const DossierPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossierPage }))
 const BenchPage = lazy(async () => ({ default: (await import('../pairing/index.ts')).BenchPage }))
@@ -112,7 +115,11 @@ export const router = createBrowserRouter([
       },
       {
         path: '/job/:id',
-        element: <JobLayout tools={<DayButton />} />,
+        element: (
+          <Suspense fallback={<Loading what="Opening…" />}>
+            <JobRoom />
+          </Suspense>
+        ),
         children: [
           { index: true, element: <JobIndex /> },
           { path: ':station', element: <StationPage /> },

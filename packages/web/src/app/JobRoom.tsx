@@ -1,0 +1,10 @@
+import { DayButton } from '../access/index.ts'
+import { JobIndex, JobLayout, NewJobPage } from '../jobs/index.ts'
+
+/** A job with everything that stands around its stations. */
+export default function JobRoom() {
+  return <JobLayout tools={<DayButton />} />
+}
+
+/** Where a job is gone on with, and where one begins. */
+export { JobIndex, NewJobPage }

@@ -1,0 +1,55 @@
+// Weighs what each page loads before it stands, from the build's manifest: script as it is sent (brotli), workers and later-loaded charts apart.
+import { existsSync, readFileSync, statSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+
+const dist = fileURLToPath(new URL('../packages/web/dist/', import.meta.url))
+
+interface Chunk {
+  file: string
+  imports?: string[]
+}
+const manifest: Record<string, Chunk> = JSON.parse(readFileSync(`${dist}.vite/manifest.json`, 'utf8'))
+
+/** Pages with the modules that their address loads, and what they may weigh, kB: what they do now and a little. 200 is wanted of each. */
+const pages: Record<string, { modules: string[]; mostKb: number }> = {
+  yard: { modules: [], mostKb: 150 },
+  'a new job': { modules: ['src/app/JobRoom.tsx'], mostKb: 270 },
+  'open up, hook up': { modules: ['src/app/JobRoom.tsx', 'src/app/StationPage.tsx'], mostKb: 320 },
+  'lay loom': { modules: ['src/app/JobRoom.tsx', 'src/app/StationPage.tsx', 'src/routing/index.ts'], mostKb: 335 },
+  trim: { modules: ['src/app/JobRoom.tsx', 'src/app/StationPage.tsx', 'src/fuel-trim/index.ts'], mostKb: 335 },
+  'machines and kits': { modules: ['src/dossiers/index.ts'], mostKb: 225 },
+}
+
+function chunkOf(name: string): Chunk {
+  const chunk = manifest[name]
+  if (!chunk) throw new Error(`bundle: the build has no "${name}"`)
+  return chunk
+}
+
+function loaded(names: readonly string[]): Set<string> {
+  const files = new Set<string>()
+  const add = (name: string) => {
+    const { file, imports = [] } = chunkOf(name)
+    if (files.has(file)) return
+    files.add(file)
+    imports.forEach(add)
+  }
+  names.forEach(add)
+  return files
+}
+
+function sent(file: string): number {
+  const packed = `${dist}${file}.br`
+  return statSync(existsSync(packed) ? packed : `${dist}${file}`).size
+}
+
+let over = 0
+for (const [page, { modules, mostKb }] of Object.entries(pages)) {
+  const files = [...loaded(['index.html', ...modules])]
+  const kb = files.reduce((sum, file) => sum + sent(file), 0) / 1000
+  if (kb > mostKb) over++
+  console.log(`${page.padEnd(20)} ${kb.toFixed(0).padStart(4)} kB of ${mostKb}${kb > mostKb ? '  TOO MUCH' : ''}`)
+  if (process.argv.includes('--files'))
+    for (const file of files.sort((a, b) => sent(b) - sent(a)).slice(0, 12)) console.log(`    ${sent(file)} ${file}`)
+}
+process.exit(over === 0 ? 0 : 1)
