@@ -45,30 +45,27 @@ export function buildCircuit(
 ): Circuit {
   const still = { ...parted(fitted), busEnds: busEnds(machine) }
   const references: Drawn['references'] = new Map()
+  const loom = newDrawing()
+  const told = { machine, state, faults, references, ...still }
+  loom.node(ground)
+  drawLoom({ ...told, draw: loom, before: () => 0 })
   let solved = solve(newDrawing())
   for (let pass = 0; pass < passes; pass++) {
-    const draw = newDrawing()
+    // What does not hang on the pass before is drawn once.
+    const draw = loom.copy()
     const { between } = solved
-    const drawn: Drawn = {
-      machine,
-      draw,
-      state,
-      faults,
-      references,
-      ...still,
-      before: (plus, minus) => between(plus, minus) ?? 0,
-    }
-    draw.node(ground)
-    drawLoom(drawn)
+    const drawn: Drawn = { ...told, draw, before: (plus, minus) => between(plus, minus) ?? 0 }
     drawDevices(drawn)
     drawControlUnits(drawn)
     drawKits(drawn, fitted)
     for (const fault of faults)
       if (fault.kind === 'touch') draw.resistor(probeNode(fitted, fault.from), probeNode(fitted, fault.to), fault.ohms)
+    // Drawn as before, it would be solved as before.
+    if (drawnAlike(draw.network(), solved.network)) break
     const next = solve(draw)
-    const moved = Math.max(0, ...draw.names().map((name) => Math.abs((next.of(name) ?? 0) - (solved.of(name) ?? 0))))
+    const settled = stands(next, solved)
     solved = next
-    if (moved < settledVolts) break
+    if (settled) break
   }
   const { draw, network } = solved
   return {
@@ -89,6 +86,27 @@ export function buildCircuit(
           0,
         ),
   }
+}
+
+/** Whether two networks are the same, resistor by resistor. */
+function drawnAlike(now: Network, before: Network): boolean {
+  return (
+    now.nodes === before.nodes &&
+    now.conductances.length === before.conductances.length &&
+    now.currents.length === before.currents.length &&
+    now.conductances.every((one, i) => {
+      const other = before.conductances[i]
+      return one === other || (one.a === other.a && one.b === other.b && one.siemens === other.siemens)
+    }) &&
+    now.currents.every((one, i) => one.node === before.currents[i].node && one.amps === before.currents[i].amps)
+  )
+}
+
+/** Whether every node is where it was before. */
+function stands(now: Solved, before: Solved): boolean {
+  for (const name of now.draw.names())
+    if (Math.abs((now.of(name) ?? 0) - (before.of(name) ?? 0)) >= settledVolts) return false
+  return true
 }
 
 const floating: CircuitReading = { kind: 'floating', floating: true }

@@ -12,7 +12,10 @@ export interface Drawing {
   /** What is drawn under a label. */
   branches: (label: string) => readonly Branch[]
   network: () => Network
-  names: () => readonly string[]
+  /** Every node, in the order of its number. */
+  names: () => Iterable<string>
+  /** The same, to be drawn on in another way. */
+  copy: () => Drawing
 }
 
 /** A way of current: `siemens` · (`volts` + what `from` stands over `to`). */
@@ -26,17 +29,25 @@ export interface Branch {
 /** Contacts are never perfect: less than this is not told apart. */
 const leastOhms = 1e-4
 
+interface Drawn {
+  byName: Map<string, number>
+  conductances: { a: number; b: number; siemens: number }[]
+  currents: { node: number; amps: number }[]
+  labelled: Map<string, readonly Branch[]>
+}
+
+/** A sheet with nothing on it. */
 export function newDrawing(): Drawing {
-  const byName = new Map<string, number>()
-  const conductances: { a: number; b: number; siemens: number }[] = []
-  const currents: { node: number; amps: number }[] = []
+  return drawingOn({ byName: new Map(), conductances: [], currents: [], labelled: new Map() })
+}
+
+function drawingOn({ byName, conductances, currents, labelled }: Drawn): Drawing {
   const node = (name: string) => {
     const known = byName.get(name)
     if (known !== undefined) return known
     byName.set(name, byName.size)
     return byName.size - 1
   }
-  const labelled = new Map<string, Branch[]>()
   const mark = (label: string | undefined, branch: Branch) => {
     if (label !== undefined) labelled.set(label, [...(labelled.get(label) ?? []), branch])
   }
@@ -64,7 +75,14 @@ export function newDrawing(): Drawing {
     },
     branches: (label) => labelled.get(label) ?? [],
     network: () => ({ nodes: byName.size, conductances, currents }),
-    names: () => [...byName.keys()],
+    names: () => byName.keys(),
+    copy: () =>
+      drawingOn({
+        byName: new Map(byName),
+        conductances: [...conductances],
+        currents: [...currents],
+        labelled: new Map(labelled),
+      }),
   }
 }
 

@@ -23,7 +23,6 @@ export interface NodeVoltages {
  */
 export function solveNodal(network: Network, reference: number): NodeVoltages {
   const { nodes } = network
-  const joined: Map<number, number>[] = Array.from({ length: nodes }, () => new Map())
   const check = (node: number) => {
     if (!(node >= 0 && node < nodes)) throw new Error(`circuit: node ${node} is not in a network of ${nodes}`)
   }
@@ -32,52 +31,89 @@ export function solveNodal(network: Network, reference: number): NodeVoltages {
     check(b)
     if (!(siemens > 0) || !Number.isFinite(siemens))
       throw new Error(`circuit: a conductance of ${siemens} S between nodes ${a} and ${b}`)
-    if (a === b) continue
-    joined[a].set(b, (joined[a].get(b) ?? 0) + siemens)
-    joined[b].set(a, (joined[b].get(a) ?? 0) + siemens)
   }
   const into = new Float64Array(nodes)
   for (const { node, amps } of network.currents) {
     check(node)
     into[node] += amps
   }
-  const island = islandsOf(joined, reference)
+  const island = islandsOf(network, reference)
+  const mesh = meshOf(network, references(island, reference))
   const volts = new Float64Array(nodes)
-  const order = eliminate(joined, into, references(island, reference))
-  for (const { node, to, by, sum, amps } of order.reverse()) {
+  const order = eliminate(mesh, into)
+  for (let i = order.length - 1; i >= 0; i--) {
+    const { node, to, by, sum, amps } = order[i]
     let total = amps
-    for (let i = 0; i < to.length; i++) total += by[i] * volts[to[i]]
+    for (let k = 0; k < to.length; k++) total += by[k] * volts[to[k]]
     volts[node] = total / sum
   }
   return { volts, island }
 }
 
-function islandsOf(joined: readonly Map<number, number>[], reference: number): Int32Array {
-  const island = new Int32Array(joined.length).fill(-1)
-  let count = 0
-  const flood = (start: number) => {
-    const open = [start]
-    island[start] = count
-    for (let node = open.pop(); node !== undefined; node = open.pop())
-      for (const other of joined[node].keys())
-        if (island[other] < 0) {
-          island[other] = count
-          open.push(other)
-        }
-    count++
+/** Which nodes hang together, the reference's island first (union by halving the ways up). */
+function islandsOf({ nodes, conductances }: Network, reference: number): Int32Array {
+  const up = Int32Array.from({ length: nodes }, (_, node) => node)
+  const top = (start: number) => {
+    let node = start
+    while (up[node] !== node) {
+      up[node] = up[up[node]]
+      node = up[node]
+    }
+    return node
   }
-  flood(reference)
-  for (let node = 0; node < joined.length; node++) if (island[node] < 0) flood(node)
+  for (const { a, b } of conductances) up[top(a)] = top(b)
+  const number = new Int32Array(nodes).fill(-1)
+  number[top(reference)] = 0
+  let count = 1
+  const island = new Int32Array(nodes)
+  for (let node = 0; node < nodes; node++) {
+    const at = top(node)
+    if (number[at] < 0) number[at] = count++
+    island[node] = number[at]
+  }
   return island
 }
 
 /** One node of each island that stays at 0 V. */
-function references(island: Int32Array, reference: number): Set<number> {
-  const kept = new Map<number, number>([[island[reference], reference]])
+function references(island: Int32Array, reference: number): Uint8Array {
+  const kept = new Uint8Array(island.length)
+  const known = new Set([island[reference]])
+  kept[reference] = 1
   island.forEach((number, node) => {
-    if (!kept.has(number)) kept.set(number, node)
+    if (known.has(number)) return
+    known.add(number)
+    kept[node] = 1
   })
-  return new Set(kept.values())
+  return kept
+}
+
+/** Neighbours of every node and the conductance to each, S; of those that stay at 0 V none are wanted. */
+interface Mesh {
+  kept: Uint8Array
+  to: number[][]
+  by: number[][]
+}
+
+function meshOf({ nodes, conductances }: Network, kept: Uint8Array): Mesh {
+  const mesh: Mesh = { kept, to: Array.from({ length: nodes }, () => []), by: Array.from({ length: nodes }, () => []) }
+  for (const { a, b, siemens } of conductances) if (a !== b) join(mesh, a, b, siemens)
+  return mesh
+}
+
+function join(mesh: Mesh, a: number, b: number, siemens: number): void {
+  joinTo(mesh, a, b, siemens)
+  joinTo(mesh, b, a, siemens)
+}
+
+function joinTo({ kept, to, by }: Mesh, from: number, node: number, siemens: number): void {
+  if (kept[from]) return
+  // Few neighbours each: looking through them is quicker than any index.
+  const at = to[from].indexOf(node)
+  if (at >= 0) by[from][at] += siemens
+  else {
+    to[from].push(node)
+    by[from].push(siemens)
+  }
 }
 
 interface Eliminated {
@@ -89,15 +125,14 @@ interface Eliminated {
   amps: number
 }
 
-function eliminate(joined: Map<number, number>[], into: Float64Array, kept: ReadonlySet<number>): Eliminated[] {
+function eliminate(mesh: Mesh, into: Float64Array): Eliminated[] {
   const order: Eliminated[] = []
+  const { kept, to: tos, by: bys } = mesh
   // Nodes by how many they are joined to; a node is looked up again when it comes up, since its degree changes.
   const buckets: number[][] = []
-  const put = (node: number) => (buckets[joined[node].size] ??= []).push(node)
-  const gone = new Uint8Array(joined.length)
-  joined.forEach((_, node) => {
-    if (!kept.has(node)) put(node)
-  })
+  const put = (node: number) => (buckets[tos[node].length] ??= []).push(node)
+  const gone = new Uint8Array(tos.length)
+  for (let node = 0; node < tos.length; node++) if (!kept[node]) put(node)
   for (let degree = 0; degree < buckets.length;) {
     const node = buckets[degree]?.pop()
     if (node === undefined) {
@@ -105,28 +140,25 @@ function eliminate(joined: Map<number, number>[], into: Float64Array, kept: Read
       continue
     }
     // Put down under another degree since.
-    if (gone[node] || joined[node].size !== degree) continue
+    if (gone[node] || tos[node].length !== degree) continue
     gone[node] = 1
-    const to = [...joined[node].keys()]
-    const by = [...joined[node].values()]
+    const [to, by] = [tos[node], bys[node]]
     let sum = 0
     for (const siemens of by) sum += siemens
     order.push({ node, to, by, sum, amps: into[node] })
     for (let i = 0; i < to.length; i++) {
-      joined[to[i]].delete(node)
       into[to[i]] += (into[node] * by[i]) / sum
+      if (kept[to[i]]) continue
+      const at = tos[to[i]].indexOf(node)
+      tos[to[i]].splice(at, 1)
+      bys[to[i]].splice(at, 1)
     }
     for (let i = 0; i < to.length; i++)
-      for (let j = i + 1; j < to.length; j++) {
-        const siemens = (by[i] * by[j]) / sum
-        const [ofA, ofB] = [joined[to[i]], joined[to[j]]]
-        ofA.set(to[j], (ofA.get(to[j]) ?? 0) + siemens)
-        ofB.set(to[i], (ofB.get(to[i]) ?? 0) + siemens)
-      }
-    for (const a of to) {
-      if (kept.has(a)) continue
-      put(a)
-      degree = Math.min(degree, joined[a].size)
+      for (let j = i + 1; j < to.length; j++) join(mesh, to[i], to[j], (by[i] * by[j]) / sum)
+    for (const other of to) {
+      if (kept[other]) continue
+      put(other)
+      degree = Math.min(degree, tos[other].length)
     }
   }
   return order
