@@ -14,27 +14,31 @@ export function solveAssignment(cost: readonly (readonly number[])[]): Assignmen
   const rows = cost.length
   const columns = rows === 0 ? 0 : cost[0].length
   if (rows > columns) throw new Error(`shared: ${rows} rows cannot each get one of ${columns} columns`)
-  if (cost.some((row) => row.length !== columns || row.some((value) => !Number.isFinite(value))))
+  if (!cost.every((row) => row.length === columns && row.every(Number.isFinite)))
     throw new Error('shared: an assignment needs a full rectangle of finite costs')
 
-  const rowPotential = new Array<number>(rows + 1).fill(0)
-  const columnPotential = new Array<number>(columns + 1).fill(0)
-  const rowOfColumn = new Array<number>(columns + 1).fill(0)
-  const cameFrom = new Array<number>(columns + 1).fill(0)
+  const rowPotential = new Float64Array(rows + 1)
+  const columnPotential = new Float64Array(columns + 1)
+  const rowOfColumn = new Int32Array(columns + 1)
+  const cameFrom = new Int32Array(columns + 1)
+  const slack = new Float64Array(columns + 1)
+  const visited = new Uint8Array(columns + 1)
 
   for (let row = 1; row <= rows; row++) {
     rowOfColumn[0] = row
     let column = 0
-    const slack = new Array<number>(columns + 1).fill(Infinity)
-    const visited = new Array<boolean>(columns + 1).fill(false)
+    slack.fill(Infinity)
+    visited.fill(0)
     do {
-      visited[column] = true
+      visited[column] = 1
       const current = rowOfColumn[column]
+      const line = cost[current - 1]
+      const potential = rowPotential[current]
       let delta = Infinity
       let next = 0
       for (let j = 1; j <= columns; j++) {
         if (visited[j]) continue
-        const reduced = cost[current - 1][j - 1] - rowPotential[current] - columnPotential[j]
+        const reduced = line[j - 1] - potential - columnPotential[j]
         if (reduced < slack[j]) {
           slack[j] = reduced
           cameFrom[j] = column
