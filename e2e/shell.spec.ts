@@ -178,3 +178,48 @@ test('help by ?, settings kept on the device, single keys switched off, US units
   await expect(page.getByText(/\d\.\d/)).toHaveCount(0)
   await expectAccessible(page)
 })
+
+test('Ctrl and Z takes back what this device wrote last, a clicker ticks, and who works is asked anew', async ({
+  page,
+  copy,
+}) => {
+  const id = await copy('demo-hut-7')
+  await page.goto('/settings')
+  await page.getByLabel('Does the next thing').press('PageDown')
+  await page.getByLabel('Not like this').press('PageDown')
+  await expect(page.getByLabel('Does the next thing')).toHaveValue('')
+  await page.getByLabel('Does the next thing').press('PageDown')
+  await page.getByLabel('Not like this').press('x')
+  await page.getByRole('button', { name: 'No key for “not like this”' }).click()
+  await expect(page.getByLabel('Not like this')).toHaveValue('')
+  await page.getByLabel('Not like this').press('b')
+  await expectAccessible(page)
+
+  await page.goto(`/job/${id}/hook-up`)
+  await expect(page.getByRole('heading', { name: '3 of 7 ends connected' })).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await expect(page.getByText('Nothing was written down at this device that could be taken back.')).toBeVisible()
+  await page.keyboard.press('PageDown')
+  await expect(page.getByRole('heading', { name: '4 of 7 ends connected' })).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await expect(page.getByText(/^Taken back: .+ tugged$/)).toBeVisible()
+  await expect(page.getByRole('heading', { name: '3 of 7 ends connected' })).toBeVisible()
+  await page.keyboard.press('b')
+  await expect(page.getByRole('dialog')).toBeVisible()
+  // In a field it is the field's own.
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('j')
+  await page.getByLabel('A note').fill('typed')
+  await page.getByLabel('A note').press('Control+z')
+  await expect(page.getByLabel('A note')).toHaveValue('')
+  await page.keyboard.press('Escape')
+
+  await page.keyboard.press('k')
+  await page.getByText('Somebody else is working here (now Runa)').click()
+  await page.getByRole('dialog', { name: 'Who is working at this device?' }).getByLabel('Name').fill('Ilse')
+  await page.getByRole('button', { name: 'That is me' }).click()
+  await page.keyboard.press('PageDown')
+  await saved(page)
+  await page.keyboard.press('j')
+  await expect(page.getByRole('dialog', { name: 'Journal' }).getByText('Ilse').first()).toBeVisible()
+})

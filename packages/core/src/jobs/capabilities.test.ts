@@ -46,7 +46,12 @@ describe('a capability added by one folder and one line', () => {
   test('its work stands on its station and writes down what it makes', () => {
     const state = journal.replay(gorseJob, [wanted])
     const item = stationWork(gorseJob, state, 'close-up', withToy).at(-1)
-    expect(item).toMatchObject({ id: 'grease', kind: 'own', spoken: { words: 'Grease the terminals' }, done: undefined })
+    expect(item).toMatchObject({
+      id: 'grease',
+      kind: 'own',
+      spoken: { words: 'Grease the terminals' },
+      done: undefined,
+    })
     expect(item && entriesOfWork(item, gorseJob, state)).toEqual([{ kind: 'greased' }])
     expect(stationWork(gorseJob, state, 'open-up', withToy).some(({ id }) => id === 'grease')).toBe(false)
     expect(

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { z } from 'zod'
 import { describe, expect, test } from 'vitest'
 import { createJournal } from './createJournal.ts'
+import { lastOfDevice, voidedEntries } from './replayEntries.ts'
 import { sameValue } from '../shared/index.ts'
 import { defineDecision, slotOf } from './defineDecision.ts'
 import { defineEntry } from './defineEntry.ts'
@@ -199,4 +200,28 @@ test.each([
   [null, {}, false],
 ])('%j and %j are the same: %j', (a, b, same) => {
   expect(sameValue(a, b)).toBe(same)
+})
+
+describe('what a device takes back first', () => {
+  const at = (id: string, device: string | undefined, more: object = { kind: 'note' }) => ({
+    id,
+    kind: 'note',
+    ...(device === undefined ? {} : { device }),
+    ...more,
+  })
+
+  test('is its newest entry that stands; undone ones, undoings and those of others are passed over', () => {
+    const entries = [
+      at('a', 'here'),
+      at('b', 'here'),
+      at('c', 'there'),
+      at('d', undefined),
+      at('e', 'here', { kind: 'undo', undoes: 'b' }),
+    ]
+    expect(lastOfDevice(entries, voidedEntries(entries), 'here')?.id).toBe('a')
+    expect(lastOfDevice(entries, voidedEntries(entries), 'there')?.id).toBe('c')
+    expect(lastOfDevice(entries, voidedEntries(entries), 'nowhere')).toBeNull()
+    const brought = [...entries, at('f', 'here', { kind: 'undo', undoes: 'e' })]
+    expect(lastOfDevice(brought, voidedEntries(brought), 'here')?.id).toBe('b')
+  })
 })

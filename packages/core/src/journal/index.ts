@@ -24,4 +24,4 @@ export {
   type Undo,
 } from './model.ts'
 export { clientFields, type AppendPlan } from './planAppend.ts'
-export { voidedEntries } from './replayEntries.ts'
+export { lastOfDevice, voidedEntries } from './replayEntries.ts'

@@ -50,6 +50,15 @@ export function voidedEntries(entries: readonly AnyEntry[]): Set<string> {
   return voided
 }
 
+/** The newest entry of a device that stands: what somebody at it would take back first; null when there is none. */
+export function lastOfDevice<Entry extends AnyEntry>(
+  entries: readonly Entry[],
+  voided: ReadonlySet<string>,
+  device: string,
+): Entry | null {
+  return entries.findLast((entry) => entry.device === device && !isUndo(entry) && !voided.has(entry.id)) ?? null
+}
+
 export function isUndo(entry: AnyEntry): entry is AnyEntry & { kind: 'undo'; undoes: string } {
   return entry.kind === 'undo'
 }

@@ -67,22 +67,22 @@ export function sleeveFor(temperatureC: number): SleeveKind | null {
  * What a passage does to a loom, in points: 1 is a metre of wet or shaking frame rail, 3 a sharp edge, 6 a place where a seat or
  * lid presses down. Heat counts by the metre for every 25 K above 80 °C.
  */
-export function hazardDose(passage: Passage, lengthM: number, airC: number): number {
-  return passage.hazards.reduce((sum, hazard) => sum + doseOf(hazard, lengthM, airC), 0)
+export function passageScore(passage: Passage, lengthM: number, airC: number): number {
+  return passage.hazards.reduce((sum, hazard) => sum + scoreOf(hazard, lengthM, airC), 0)
 }
 
 /**
  * What a bundle meets in a passage, in the same points: what it lies along counts by the share of the passage it lies in, what stands
  * at one point (an edge, a pinch, something that moves) counts once and whole, since nobody wrote down where in the passage it stands.
  */
-export function bundleDose(passage: Passage, lengthM: number, airC: number, share: number): number {
+export function bundleScore(passage: Passage, lengthM: number, airC: number, share: number): number {
   return passage.hazards.reduce((sum, hazard) => {
     const along = hazard.kind === 'hot' || hazard.kind === 'wet' || hazard.kind === 'vibration'
-    return sum + doseOf(hazard, lengthM, airC) * (along ? share : 1)
+    return sum + scoreOf(hazard, lengthM, airC) * (along ? share : 1)
   }, 0)
 }
 
-function doseOf(hazard: Hazard, lengthM: number, airC: number): number {
+function scoreOf(hazard: Hazard, lengthM: number, airC: number): number {
   switch (hazard.kind) {
     case 'hot':
       return (lengthM * Math.max(0, loomTemperatureC(hazard.surfaceC, hazard.clearMm, airC) - 80)) / 25

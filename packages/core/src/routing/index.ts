@@ -21,7 +21,7 @@ export {
 } from './drawLoom.ts'
 export {
   barredWhy,
-  hazardDose,
+  passageScore,
   hazardRemedy,
   hazardWords,
   loomTemperatureC,

@@ -9,7 +9,7 @@ import {
 } from '../dossiers/index.ts'
 import { branchRoutes, type BranchRoutes, type WayLabel } from './branchRoutes.ts'
 import { bundleAreaMm2 } from './bundles.ts'
-import { bundleDose, hazardDose, passageTemperatureC, sleeveFor, type SleeveKind } from './hazards.ts'
+import { bundleScore, passageScore, passageTemperatureC, sleeveFor, type SleeveKind } from './hazards.ts'
 import type { BranchReach, LaidLoom, LoomEnd, MetHazard, RoutedBranch, RoutedTrunk, Stretch } from './model.ts'
 import { placeAgainst } from './placeAgainst.ts'
 import { layShare, routeGraph, steeringSlackM, withinZoneM, type RouteEdge, type RouteGraph } from './routeGraph.ts'
@@ -244,7 +244,7 @@ function bundleDangers(
   const dangers: LaidLoom['dangers'] = {}
   for (const [id, intervals] of lying) {
     const edge = edgeOf(graph, id)
-    hazardScore += bundleDose(edge.passage, edge.length.lengthM, edge.airC, covered(intervals))
+    hazardScore += bundleScore(edge.passage, edge.length.lengthM, edge.airC, covered(intervals))
     for (const { kind } of edge.passage.hazards) dangers[kind] = (dangers[kind] ?? 0) + 1
   }
   return { hazardScore: round(hazardScore), dangers }
@@ -313,7 +313,7 @@ export function alongOf(graph: RouteGraph, stretches: readonly Stretch[]) {
     const share = Math.abs(stretch.to - stretch.from)
     if (share < 1e-6) continue
     lengthM += edge.length.lengthM * share
-    hazardScore += hazardDose(edge.passage, edge.length.lengthM, edge.airC) * share
+    hazardScore += passageScore(edge.passage, edge.length.lengthM, edge.airC) * share
     if (Math.min(stretch.from, stretch.to) <= 0.5 && Math.max(stretch.from, stretch.to) > 0.5) work += edge.work / 100
     warmest = Math.max(warmest, passageTemperatureC(edge.passage, edge.airC))
     for (const hazard of edge.passage.hazards)

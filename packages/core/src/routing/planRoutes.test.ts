@@ -4,7 +4,7 @@ import { describe, expect, test } from 'vitest'
 import { parseMachine, type Machine, type Passage, type KitEnd } from '../dossiers/index.ts'
 import { fittings, shippedKit, shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
 import { bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from './bundles.ts'
-import { hazardDose, loomTemperatureC, passageTemperatureC, sleeveFor } from './hazards.ts'
+import { passageScore, loomTemperatureC, passageTemperatureC, sleeveFor } from './hazards.ts'
 import { neededM } from './layLoom.ts'
 import { partOfPath, passageLength, pathLengthM } from './passagePath.ts'
 import { planRoutes } from './planRoutes.ts'
@@ -105,7 +105,7 @@ describe('slack and heat', () => {
         hazards: [{ kind: 'hot' as const, surfaceC: 600, clearMm, what: 'pipe' }],
       })
     expect(passageTemperatureC(hot(5), 50)).toBeGreaterThan(250)
-    expect(hazardDose(hot(30), 1, 50)).toBeGreaterThan(hazardDose(hot(90), 1, 50))
+    expect(passageScore(hot(30), 1, 50)).toBeGreaterThan(passageScore(hot(90), 1, 50))
   })
 
   test('bundles: seven equal wires of 2 mm are 6.6 mm across; sleeves go up in steps', () => {

@@ -1,6 +1,6 @@
 import type { Machine, Passage, PointAt } from '../dossiers/index.ts'
 import type { Problem } from '../shared/index.ts'
-import { barredWhy, hazardDose, passageAirC } from './hazards.ts'
+import { barredWhy, passageScore, passageAirC } from './hazards.ts'
 import { passageLength, type PassageLength } from './passagePath.ts'
 
 /** A loom does not lie straight: so much more than the way itself. */
@@ -78,7 +78,7 @@ export function routeGraph(machine: Machine): RouteGraph {
         b,
         length,
         need: Math.max(1, Math.round((length.lengthM * (1 + layShare) + slackM(machine, passage)) * 1e4)),
-        hazardScore: Math.round(hazardDose(passage, length.lengthM, airC) * 1000),
+        hazardScore: Math.round(passageScore(passage, length.lengthM, airC) * 1000),
         work: Math.round((passage.bulkhead?.minutes.likely ?? 0) * 100),
         free: passage.freeMm2 ?? Infinity,
         barred: barredWhy(passage, airC),

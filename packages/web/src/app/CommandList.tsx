@@ -6,7 +6,7 @@ import { Dialog } from 'radix-ui'
 import { useEffect } from 'react'
 import { useMatch, useNavigate } from 'react-router'
 import { create } from 'zustand'
-import { fetchJobs } from '../jobs/index.ts'
+import { askAnew, fetchJobs } from '../jobs/index.ts'
 import { usePreferences } from '../platform/preferences.ts'
 import { useKeys } from '../ui/useKeys.ts'
 
@@ -31,7 +31,7 @@ export function CommandList() {
   const open = useCommandList((state) => state.open)
   const navigate = useNavigate()
   const jobId = useMatch('/job/:id/*')?.params.id
-  const { setTheme, setStrong, strong, person, bound, setPerson } = usePreferences()
+  const { setTheme, setStrong, strong, person, bound } = usePreferences()
   const jobs = useQuery({ queryKey: ['jobs'], queryFn: fetchJobs, enabled: open })
   useKeys({ k: () => show(true) })
   useEffect(() => {
@@ -91,14 +91,7 @@ export function CommandList() {
                 <Item onSelect={run(() => setTheme('auto'))}>Colours as the system has them</Item>
                 <Item onSelect={run(() => setStrong(!strong))}>{strong ? 'Usual contrast' : 'Strongest contrast'}</Item>
                 {person !== null && !bound && (
-                  <Item
-                    onSelect={run(() => {
-                      const name = window.prompt('Who is working at this device?', person)
-                      if (name?.trim()) setPerson(name.trim())
-                    })}
-                  >
-                    Somebody else is working here (now {person})
-                  </Item>
+                  <Item onSelect={run(() => void askAnew())}>Somebody else is working here (now {person})</Item>
                 )}
               </Command.Group>
               <Command.Group heading="Keys on a job">

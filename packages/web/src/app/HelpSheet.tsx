@@ -25,6 +25,7 @@ const keys: [string, string][] = [
   ['↑ ↓', 'another step or end'],
   ['1 2 3', 'another picture of the station'],
   ['J', 'the journal, with undo'],
+  ['Ctrl Z', 'takes back what this device wrote down last'],
   ['K', 'commands: go anywhere by a few letters'],
   ['P', 'print, at hand back'],
   ['?', 'this help'],

@@ -5,6 +5,42 @@ import { format } from 'date-fns'
 const themes: readonly Theme[] = ['auto', 'light', 'dark']
 const sizeNames = { 100: 'usual', 112: 'larger', 125: 'largest' } as const
 
+/** Takes the key that a clicker sends; Tab and Escape lead on, Delete clears. */
+function ClickerKey({ name, part }: { name: string; part: 'next' | 'other' }) {
+  const { clicker, set } = usePreferences()
+  const twin = part === 'next' ? 'other' : 'next'
+  return (
+    <div>
+      <label className="flex flex-col gap-1 font-semibold">
+        {name}
+        <input
+          readOnly
+          className="font-text font-normal"
+          placeholder="no key"
+          value={clicker[part] === ' ' ? 'space' : (clicker[part] ?? '')}
+          onKeyDown={(event) => {
+            if (['Tab', 'Escape', 'Shift', 'Control', 'Alt', 'Meta'].includes(event.key)) return
+            event.preventDefault()
+            const key = event.key === 'Delete' || event.key === 'Backspace' ? null : event.key
+            set({
+              clicker: { ...clicker, [part]: key, ...(key !== null && clicker[twin] === key ? { [twin]: null } : {}) },
+            })
+          }}
+        />
+      </label>
+      {clicker[part] !== null && (
+        <button
+          type="button"
+          className="min-h-11 font-semibold underline underline-offset-4"
+          onClick={() => set({ clicker: { ...clicker, [part]: null } })}
+        >
+          No key for “{name.toLowerCase()}”
+        </button>
+      )}
+    </div>
+  )
+}
+
 /** How this device shows things; kept on the device. */
 export function SettingsPage() {
   const { theme, strong, size, keys, dates, figures, setTheme, setStrong, set } = usePreferences()
@@ -90,6 +126,16 @@ export function SettingsPage() {
           <input type="checkbox" checked={keys} onChange={(event) => set({ keys: event.target.checked })} />
           Single keys do things (space, N, K, J and others; ? shows them)
         </label>
+        <fieldset>
+          <legend className="font-head text-xl font-bold">A wireless clicker</legend>
+          <p className="mb-2 text-quiet">
+            Choose a field and press the clicker’s button: hands stay on the machine, the clicker ticks.
+          </p>
+          <div className="grid gap-3 sm:grid-cols-2">
+            <ClickerKey name="Does the next thing" part="next" />
+            <ClickerKey name="Not like this" part="other" />
+          </div>
+        </fieldset>
       </div>
     </main>
   )

@@ -8,7 +8,7 @@ import { getJson, Refused } from '../platform/api/http.ts'
 import { applyTheme, usePreferences } from '../platform/preferences.ts'
 import { Failed } from '../ui/states.tsx'
 import { Button } from '../ui/Button.tsx'
-import { singleKeys } from '../ui/useKeys.ts'
+import { singleKeys, clickerKeys } from '../ui/useKeys.ts'
 import './app.css'
 import { router } from './router.tsx'
 
@@ -65,9 +65,12 @@ async function takePersonOfDevice(): Promise<void> {
 }
 if (location.pathname !== '/pair') void takePersonOfDevice()
 
-const applyPreferences = ({ theme, strong, size, keys }: ReturnType<typeof usePreferences.getState>) => {
+const applyPreferences = ({ theme, strong, size, keys, clicker }: ReturnType<typeof usePreferences.getState>) => {
   applyTheme(theme, strong, size)
   singleKeys.on = keys
+  clickerKeys.clear()
+  if (clicker.next !== null) clickerKeys.set(clicker.next, 'Space')
+  if (clicker.other !== null) clickerKeys.set(clicker.other, 'n')
 }
 applyPreferences(usePreferences.getState())
 usePreferences.subscribe(applyPreferences)

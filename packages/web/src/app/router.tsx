@@ -8,7 +8,11 @@ import { HelpButton, HelpSheet } from './HelpSheet.tsx'
 import { SettingsPage } from './SettingsPage.tsx'
 
 // The yard is there with the first script; a job, a machine and everything else come with theirs.
-const JobRoom = lazy(() => import('./JobRoom.tsx'))
+const JobRoom = lazy(async () => {
+  // Its stations are fetched beside it, not after it.
+  const [room] = await Promise.all([import('./JobRoom.tsx'), import('./StationPage.tsx')])
+  return room
+})
 const JobIndex = lazy(async () => ({ default: (await import('./JobRoom.tsx')).JobIndex }))
 const StationPage = lazy(async () => ({ default: (await import('./StationPage.tsx')).StationPage }))
 const NewJobPage = lazy(async () => ({ default: (await import('./JobRoom.tsx')).NewJobPage }))

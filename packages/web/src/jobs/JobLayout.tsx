@@ -1,8 +1,13 @@
 import { type Station, stationNames, stations } from '@tidy-badger/core/dossiers'
+import { lastOfDevice } from '@tidy-badger/core/journal'
+import { entryWords } from '@tidy-badger/core/jobs'
 import { BookOpenText, CircleCheck, CloudOff, CloudUpload, House, PencilLine } from 'lucide-react'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation, useParams } from 'react-router'
 import { Failed, Loading, Stripes } from '../ui/states.tsx'
+import { usePreferences } from '../platform/preferences.ts'
+import { useAwake } from '../platform/useAwake.ts'
+import { toast } from 'sonner'
 import { useTypedCount } from '../platform/keptTexts.ts'
 import { useKeys } from '../ui/useKeys.ts'
 import { JournalSheet } from './components/JournalSheet.tsx'
@@ -128,8 +133,9 @@ function StationLink({ station, view }: { station: Station; view: JobView }) {
 
 function JobHeader({ view, tools }: { view: JobView; tools: ReactNode }) {
   const [open, setOpen] = useState(false)
-  useKeys({ j: () => setOpen(true) })
   const { dossiers, job } = view
+  useAwake()
+  useKeys({ j: () => setOpen(true), Undo: () => void takeBack(view) })
   return (
     <header className="no-print flex min-h-[54px] shrink-0 items-center justify-between gap-3 border-b-2 border-ink px-4 lg:px-5">
       <h1 className="min-w-0 truncate text-[18px] font-bold">
@@ -155,6 +161,13 @@ function JobHeader({ view, tools }: { view: JobView; tools: ReactNode }) {
       <JournalSheet open={open} onClose={() => setOpen(false)} />
     </header>
   )
+}
+
+/** Takes back what this device wrote down last. */
+async function takeBack({ entries, voided, dossiers, state, undo }: JobView): Promise<void> {
+  const last = lastOfDevice(entries, voided, usePreferences.getState().device)
+  if (!last) toast('Nothing was written down at this device that could be taken back.')
+  else if (await undo(last.id)) toast(`Taken back: ${entryWords(last, dossiers, state)}`)
 }
 
 /** Whether what was done is with the server, on its way, or kept here. */

@@ -10,7 +10,11 @@ export const usePersonQuestion = create<PersonQuestion>()(() => ({ open: false, 
 
 /** Asks once per device who is working. @returns false when the person would not say */
 export function askForPerson(): Promise<boolean> {
-  if (usePreferences.getState().person !== null) return Promise.resolve(true)
+  return usePreferences.getState().person !== null ? Promise.resolve(true) : askAnew()
+}
+
+/** Asks who is working now, whoever was before. */
+export function askAnew(): Promise<boolean> {
   return new Promise((done) => {
     usePersonQuestion.setState({
       open: true,

@@ -16,6 +16,8 @@ interface Preferences {
   size: TextSize
   /** Whether single keys do things. */
   keys: boolean
+  /** Keys that a wireless clicker sends: for the next thing, and for not like this. */
+  clicker: { next: string | null; other: string | null }
   dates: DateForm
   /** How figures are read. */
   figures: FigureForm
@@ -28,7 +30,7 @@ interface Preferences {
   declinedVersions: string[]
   setTheme: (theme: Theme) => void
   setStrong: (strong: boolean) => void
-  set: (change: Partial<Pick<Preferences, 'size' | 'keys' | 'dates' | 'figures'>>) => void
+  set: (change: Partial<Pick<Preferences, 'size' | 'keys' | 'clicker' | 'dates' | 'figures'>>) => void
   setPerson: (person: string, bound?: boolean) => void
   declineVersion: (key: string) => void
 }
@@ -40,6 +42,7 @@ export const usePreferences = create<Preferences>()(
       strong: false,
       size: 100,
       keys: true,
+      clicker: { next: null, other: null },
       dates: 'd MMM yyyy',
       figures: { units: 'metric', decimals: 'point' },
       person: null,

@@ -14,7 +14,7 @@ export function PersonQuestion() {
       open={open}
       onClose={() => answer(false)}
       title="Who is working at this device?"
-      hint="Asked once. It stands beside everything written down here."
+      hint="The name stands beside everything written down here from now on."
     >
       <form
         className="flex flex-col gap-4"
@@ -22,6 +22,7 @@ export function PersonQuestion() {
           event.preventDefault()
           if (name.trim() === '') return
           setPerson(name.trim())
+          setName('')
           answer(true)
         }}
       >
