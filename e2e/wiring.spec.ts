@@ -184,3 +184,22 @@ test('a fuse its wire cannot bear is stopped, and the kit’s own put back', asy
   await expect(stop).toHaveCount(0)
   await expectAccessible(page)
 })
+
+test('any wire is found from any station, by colours in any order and by its figures, and shown at hook-up', async ({
+  page,
+}) => {
+  await page.goto('/job/demo-hut-7/open-up')
+  await expect(page.getByRole('status').first()).toContainText('saved')
+  await page.keyboard.press('f')
+  const sheet = page.getByRole('dialog', { name: 'Find any wire' })
+  await sheet.getByPlaceholder('gy/vi, crank 2, 5v').fill('black/pink injector')
+  await expect(sheet.getByRole('option').first()).toContainText('pink with black stripe')
+  await expectAccessible(page)
+  await sheet.getByPlaceholder('gy/vi, crank 2, 5v').fill('0,75')
+  await expect(sheet.getByRole('option').first()).toBeVisible()
+  await sheet.getByPlaceholder('gy/vi, crank 2, 5v').fill('pk/bk injector plug')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/hook-up\?plug=injector&cavity=\d/)
+  await expect(page.getByRole('heading', { name: '3 of 7 ends connected' })).toBeVisible()
+  await expect(page.getByText('Injector drive').first()).toBeVisible()
+})

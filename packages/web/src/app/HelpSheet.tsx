@@ -24,6 +24,7 @@ const keys: [string, string][] = [
   ['N', 'not like this: what is different here'],
   ['↑ ↓', 'another step or end'],
   ['1 2 3', 'another picture of the station'],
+  ['F', 'finds any wire, from every station'],
   ['J', 'the journal, with undo'],
   ['Ctrl Z', 'takes back what this device wrote down last'],
   ['K', 'commands: go anywhere by a few letters'],

@@ -34,7 +34,13 @@ export function HookUpPage() {
   const ends = endViews(view)
   const [params] = useSearchParams()
   const asked = idIn(view.dossiers.kit.ends, params.get('end') ?? '') ?? null
-  useEffect(() => startSelection(asked), [asked, view.job.id])
+  const plug = idIn(view.dossiers.machine.connectors, params.get('plug') ?? '')
+  const cavity = Number(params.get('cavity'))
+  const endThere = plug === undefined ? undefined : endAt(view, plug, cavity)
+  useEffect(() => {
+    startSelection(asked)
+    if (plug !== undefined && cavity > 0) selectPlace({ connector: plug, cavity }, endThere)
+  }, [asked, plug, cavity, endThere, view.job.id])
   const { end: picked, place, picture } = useSelection()
   const [deviating, setDeviating] = useState(false)
   const next = ends.find((item) => item.status === 'stop') ?? ends.find((item) => item.status === 'open')

@@ -46,10 +46,8 @@ export function WireSearch({ onPick }: { onPick: (found: WireFound) => void }) {
   )
 }
 
-/** One wire found: its colours drawn and named, its circuit, its place. */
+/** One wire found, to be picked. */
 export function WireFoundRow({ item, onPick }: { item: WireFound; onPick: () => void }) {
-  const { dossiers } = useJob()
-  const wire = wireAt(dossiers.machine, item.connector, item.cavity)
   return (
     <li>
       <button
@@ -57,14 +55,25 @@ export function WireFoundRow({ item, onPick }: { item: WireFound; onPick: () => 
         onClick={onPick}
         className="flex min-h-11 w-full items-center gap-3 rounded-lg px-2 text-left font-text hover:bg-line-soft"
       >
-        {wire && <WireChip colour={wire.colour} />}
-        <span className="min-w-0 flex-1 leading-tight">
-          {item.wire} <span className="text-quiet">{item.net}</span>
-          <span className="block text-[15px] text-quiet">
-            {item.connectorName}, cavity {item.cavity}
-          </span>
-        </span>
+        <WireFoundWords item={item} />
       </button>
     </li>
+  )
+}
+
+/** Its colours drawn and named, its circuit, its place. */
+export function WireFoundWords({ item }: { item: WireFound }) {
+  const { dossiers } = useJob()
+  const wire = wireAt(dossiers.machine, item.connector, item.cavity)
+  return (
+    <>
+      {wire && <WireChip colour={wire.colour} />}
+      <span className="min-w-0 flex-1 leading-tight">
+        {item.wire} <span className="opacity-80">{item.net}</span>
+        <span className="block text-[15px] opacity-80">
+          {item.connectorName}, cavity {item.cavity}
+        </span>
+      </span>
+    </>
   )
 }
