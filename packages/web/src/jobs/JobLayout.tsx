@@ -193,7 +193,7 @@ function LinkState() {
   return (
     <p role="status" className={`flex items-center gap-1.5 font-semibold ${tone}`}>
       <Icon aria-hidden size={19} />
-      <span className="text-[15px]">{words}</span>
+      <span className={`text-[15px] ${tone === 'text-good' ? 'max-sm:sr-only' : ''}`}>{words}</span>
     </p>
   )
 }
