@@ -52,6 +52,7 @@ export function HelpSheet() {
       open={open}
       onClose={() => show(false)}
       title="Help"
+      read
       hint="Keys, and words of the trade as they are used here."
     >
       <h3 className="mb-1 text-[18px] font-bold">Keys</h3>

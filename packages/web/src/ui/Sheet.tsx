@@ -9,6 +9,7 @@ export function Sheet({
   title,
   hint,
   wide = false,
+  read = false,
   children,
 }: {
   open: boolean
@@ -16,6 +17,8 @@ export function Sheet({
   title: string
   hint?: string
   wide?: boolean
+  /** There is nothing in it but to be read: it is scrolled by keys. */
+  read?: boolean
   children: ReactNode
 }) {
   return (
@@ -38,7 +41,12 @@ export function Sheet({
               <X aria-hidden size={22} />
             </Dialog.Close>
           </header>
-          <div className="min-h-0 flex-1 overflow-y-auto px-5 py-4">{children}</div>
+          <div
+            className="min-h-0 flex-1 overflow-y-auto px-5 py-4"
+            {...(read ? { tabIndex: 0, role: 'region', 'aria-label': title } : {})}
+          >
+            {children}
+          </div>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
