@@ -43,10 +43,15 @@ export function buildCircuit(
   fitted: readonly FittedKit[],
   { state, faults = [] }: CircuitOptions,
 ): Circuit {
-  const still = { ...parted(fitted), busEnds: busEnds(machine) }
-  const references: Drawn['references'] = new Map()
+  const told: Omit<Drawn, 'draw' | 'before'> = {
+    machine,
+    state,
+    faults,
+    references: new Map(),
+    busEnds: busEnds(machine),
+    ...parted(fitted),
+  }
   const loom = newDrawing()
-  const told = { machine, state, faults, references, ...still }
   loom.node(ground)
   drawLoom({ ...told, draw: loom, before: () => 0 })
   let solved = solve(newDrawing())

@@ -29,19 +29,20 @@ export interface Branch {
 /** Contacts are never perfect: less than this is not told apart. */
 const leastOhms = 1e-4
 
-interface Drawn {
+/** What is on a drawing. */
+interface Sheet {
   byName: Map<string, number>
   conductances: { a: number; b: number; siemens: number }[]
   currents: { node: number; amps: number }[]
   labelled: Map<string, readonly Branch[]>
 }
 
-/** A sheet with nothing on it. */
+/** A drawing with nothing on it. */
 export function newDrawing(): Drawing {
   return drawingOn({ byName: new Map(), conductances: [], currents: [], labelled: new Map() })
 }
 
-function drawingOn({ byName, conductances, currents, labelled }: Drawn): Drawing {
+function drawingOn({ byName, conductances, currents, labelled }: Sheet): Drawing {
   const node = (name: string) => {
     const known = byName.get(name)
     if (known !== undefined) return known

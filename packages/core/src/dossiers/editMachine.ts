@@ -8,20 +8,17 @@ import type { Connector, Machine, Net, Wire, WireColour, WirePlace } from './mod
 
 /** An id made of a name: small letters, digits, dashes; made unique among `taken`. */
 export function idFrom<Id extends string>(name: string, taken: readonly string[]): Id {
-  const base = asId<Id>(
+  const base =
     name
       .toLowerCase()
       .normalize('NFD')
       .replaceAll(/\p{M}/gu, '')
       .replaceAll(/[^a-z0-9]+/g, '-')
       .replaceAll(/^-+|-+$/g, '')
-      .slice(0, 56) || 'x',
-  )
-  if (!taken.includes(base)) return base
-  for (let n = 2; ; n++) {
-    const numbered = asId<Id>(`${base}-${n}`)
-    if (!taken.includes(numbered)) return numbered
-  }
+      .slice(0, 56) || 'x'
+  let free = base
+  for (let n = 2; taken.includes(free); n++) free = `${base}-${n}`
+  return asId(free)
 }
 
 /** A machine nobody has described yet: one zone, no plugs. */

@@ -5,54 +5,40 @@ import { keys, outlines, type Cavity, type Shell, type WireColour } from './mode
 import { signalKinds, signalRoles, type SignalSort } from './signals.ts'
 
 export const id = z.string().regex(/^[a-z0-9][a-z0-9-]{0,63}$/, 'an id is small letters, digits and dashes, at most 64')
-/** Ids by family: they look the same and do not pass for one another. */
-export const ids = {
-  machine: id.brand<'machine'>(),
-  kit: id.brand<'kit'>(),
-  connector: id.brand<'connector'>(),
-  net: id.brand<'net'>(),
-  wire: id.brand<'wire'>(),
-  splice: id.brand<'splice'>(),
-  stud: id.brand<'stud'>(),
-  zone: id.brand<'zone' | 'point'>(),
-  step: id.brand<'step'>(),
-  variant: id.brand<'variant'>(),
-  cover: id.brand<'cover'>(),
-  place: id.brand<'place'>(),
-  way: id.brand<'way'>(),
-  spot: id.brand<'spot' | 'point'>(),
-  /** A zone or a spot, in one namespace. */
-  point: id.brand<'point'>(),
-  passage: id.brand<'passage'>(),
-  kitEnd: id.brand<'kit-end' | 'kit-place' | 'loom-part'>(),
-  socket: id.brand<'socket' | 'kit-place'>(),
-  /** An end or a socket of a kit, in one namespace. */
-  kitPlace: id.brand<'kit-place'>(),
-  part: id.brand<'part'>(),
-  setting: id.brand<'setting'>(),
+/** Schemas of ids by family, all of the same text: they look the same and do not pass for one another. */
+export function idFamilies(text: z.ZodString) {
+  return {
+    machine: text.brand<'machine'>(),
+    kit: text.brand<'kit'>(),
+    connector: text.brand<'connector'>(),
+    net: text.brand<'net'>(),
+    wire: text.brand<'wire'>(),
+    splice: text.brand<'splice'>(),
+    stud: text.brand<'stud'>(),
+    zone: text.brand<'zone' | 'point'>(),
+    step: text.brand<'step'>(),
+    variant: text.brand<'variant'>(),
+    cover: text.brand<'cover'>(),
+    place: text.brand<'place'>(),
+    way: text.brand<'way'>(),
+    spot: text.brand<'spot' | 'point'>(),
+    /** A zone or a spot, in one namespace. */
+    point: text.brand<'point'>(),
+    passage: text.brand<'passage'>(),
+    kitEnd: text.brand<'kit-end' | 'kit-place' | 'loom-part'>(),
+    socket: text.brand<'socket' | 'kit-place'>(),
+    /** An end or a socket of a kit, in one namespace. */
+    kitPlace: text.brand<'kit-place'>(),
+    /** A branch by its end, or the trunk. */
+    loomPart: text.brand<'loom-part'>(),
+    part: text.brand<'part'>(),
+    setting: text.brand<'setting'>(),
+  }
 }
-const ref = z.string().min(1).max(64)
+/** Ids as a document gives them. */
+export const ids = idFamilies(id)
 /** Ids as an entry or a question names them: whether there is such a one is asked of machine and kit. */
-export const refOf = {
-  machine: ref.brand<'machine'>(),
-  kit: ref.brand<'kit'>(),
-  connector: ref.brand<'connector'>(),
-  net: ref.brand<'net'>(),
-  wire: ref.brand<'wire'>(),
-  splice: ref.brand<'splice'>(),
-  stud: ref.brand<'stud'>(),
-  cover: ref.brand<'cover'>(),
-  place: ref.brand<'place'>(),
-  passage: ref.brand<'passage'>(),
-  step: ref.brand<'step'>(),
-  variant: ref.brand<'variant'>(),
-  kitEnd: ref.brand<'kit-end' | 'kit-place' | 'loom-part'>(),
-  loomPart: ref.brand<'loom-part'>(),
-  kitPlace: ref.brand<'kit-place'>(),
-  way: ref.brand<'way'>(),
-  part: ref.brand<'part'>(),
-  setting: ref.brand<'setting'>(),
-}
+export const refOf = idFamilies(z.string().min(1).max(64))
 export const words = z.string().min(1).max(600)
 export const colour = z.enum(colourNames)
 export const positive = z.number().positive()

@@ -188,11 +188,6 @@ export function alsoCost(
   }
 }
 
-/** Names of covers, for words about them. */
-export function coverName({ machine }: JobDossiers, id: string): string {
-  return machine.covers?.find((cover) => cover.id === id)?.name ?? id
-}
-
 /** Where a target sits, in words. */
 export function targetPlace({ machine }: JobDossiers, target: AccessTarget): string {
   const { connectors, studs } = machineIndex(machine)

@@ -17,7 +17,7 @@ import { mountPlaceOf } from './mountPlace.ts'
 import { accessOf } from './jobAccess.ts'
 import { loomPassages, plannedLoom } from './jobRoute.ts'
 import type { Spoken } from '../shared/index.ts'
-import { stationWork, type WorkItem } from './workItems.ts'
+import { sayWork, stationWork, type WorkItem } from './workItems.ts'
 import { sayTask } from './words.ts'
 
 /** One bar of the day. */
@@ -410,22 +410,4 @@ function handsOf(item: WorkItem): 1 | 2 {
   if (item.kind === 'cover-off') return item.removal.cover.helper ? 2 : 1
   if (item.kind === 'cover-on') return item.closing.cover.helper ? 2 : 1
   return 1
-}
-
-/** An item of work in a few words. */
-export function wordsOf(item: WorkItem): string {
-  return sayWork(item).words
-}
-
-function sayWork(item: WorkItem): Spoken {
-  switch (item.kind) {
-    case 'step':
-      return sayTask('step', { text: item.step.text })
-    case 'cover-off':
-      return sayTask('cover-off', { cover: item.removal.cover.name })
-    case 'cover-on':
-      return sayTask('cover-on', { cover: item.closing.cover.name })
-    case 'own':
-      return item.spoken
-  }
 }

@@ -8,6 +8,7 @@ import { coversBefore, stepsOf } from './jobSteps.ts'
 import { capabilities } from './capabilities.ts'
 import type { Capability, OwnWork } from './capability.ts'
 import type { Spoken } from '../shared/index.ts'
+import { sayTask } from './words.ts'
 import { loomPassages, plannedLoom, plannedPassages } from './jobRoute.ts'
 import type { EntryBody } from './model.ts'
 
@@ -143,5 +144,24 @@ function marksOf(step: Step, dossiers: JobDossiers, state: JobState): EntryBody[
       )
     case undefined:
       return []
+  }
+}
+
+/** An item of work in a few words. */
+export function wordsOf(item: WorkItem): string {
+  return sayWork(item).words
+}
+
+/** The same with its code and facts. */
+export function sayWork(item: WorkItem): Spoken {
+  switch (item.kind) {
+    case 'step':
+      return sayTask('step', { text: item.step.text })
+    case 'cover-off':
+      return sayTask('cover-off', { cover: item.removal.cover.name })
+    case 'cover-on':
+      return sayTask('cover-on', { cover: item.closing.cover.name })
+    case 'own':
+      return item.spoken
   }
 }

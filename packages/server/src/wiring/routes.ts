@@ -1,4 +1,4 @@
-import { pinoutCsv } from '@tidy-badger/core/dossiers'
+import { idFamilies, pinoutCsv } from '@tidy-badger/core/dossiers'
 import { cleanText, idText } from '@tidy-badger/core/shared'
 import { connectionSchema } from '@tidy-badger/core/wiring'
 import { z } from 'zod'
@@ -20,19 +20,18 @@ export const checkRequestSchema = z.strictObject({
   connections: z.array(connectionSchema).max(500),
 })
 const text = z.string().trim().pipe(cleanText(600))
-const kitName = cleanText(64).brand<'kit'>()
-const machineName = cleanText(64).brand<'machine'>()
+const named = idFamilies(cleanText(64))
 const erratumSchema = z.strictObject({
   id: idText,
-  kit: kitName,
-  machine: machineName,
-  kitEnd: cleanText(64).brand<'kit-end' | 'kit-place' | 'loom-part'>(),
+  kit: named.kit,
+  machine: named.machine,
+  kitEnd: named.kitEnd,
   says: text,
   is: text,
   by: z.string().trim().pipe(cleanText(80)),
 })
 const erratumAnswer = z.object({ ...erratumSchema.shape, at: z.string() })
-const errataQuery = z.object({ kit: kitName.optional(), machine: machineName.optional() })
+const errataQuery = z.object({ kit: named.kit.optional(), machine: named.machine.optional() })
 const faceQuery = z.object({
   version: versionQuery,
   variant: cleanText(100).optional(),
@@ -40,7 +39,7 @@ const faceQuery = z.object({
   side: z.enum(['wire', 'mating']).default('wire'),
 })
 const traceQuery = z.object({
-  net: cleanText(64).brand<'net'>().optional(),
+  net: named.net.optional(),
   as: z.enum(['plan', 'built']).default('plan'),
 })
 const labelQuery = z.object({ form: z.enum(['sheet', 'strip']).default('sheet') })

@@ -4,6 +4,7 @@ import { entryWords } from '@tidy-badger/core/jobs'
 import { BookOpenText, CircleCheck, CloudOff, CloudUpload, House, PencilLine } from 'lucide-react'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation, useParams } from 'react-router'
+import { HeadButton } from '../ui/HeadButton.tsx'
 import { Failed, Loading, Stripes } from '../ui/states.tsx'
 import { usePreferences } from '../platform/preferences.ts'
 import { useAwake } from '../platform/useAwake.ts'
@@ -148,15 +149,11 @@ function JobHeader({ view, tools }: { view: JobView; tools: ReactNode }) {
         <LinkState />
         {tools}
         <TimerChips />
-        <button
-          type="button"
-          onClick={() => setOpen(true)}
-          className="flex min-h-11 items-center gap-2 rounded-lg px-2 font-semibold"
-        >
+        <HeadButton onClick={() => setOpen(true)}>
           <BookOpenText aria-hidden size={20} />
           <span className="max-sm:sr-only">Journal</span>{' '}
           <span className="figures text-[15px]">{view.entries.length}</span>
-        </button>
+        </HeadButton>
       </div>
       <JournalSheet open={open} onClose={() => setOpen(false)} />
     </header>

@@ -1,5 +1,6 @@
 import { Clock3 } from 'lucide-react'
 import { useState } from 'react'
+import { HeadButton } from '../../ui/HeadButton.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { useKeys } from '../../ui/useKeys.ts'
 import { hours, useDay } from '../useDay.ts'
@@ -12,15 +13,11 @@ export function DayButton() {
   useKeys({ d: () => setOpen(true) })
   return (
     <>
-      <button
-        type="button"
-        onClick={() => setOpen(true)}
-        className="flex min-h-11 items-center gap-2 rounded-lg px-2 font-semibold"
-      >
+      <HeadButton onClick={() => setOpen(true)}>
         <Clock3 aria-hidden size={20} />
         <span className="max-sm:sr-only">Left</span>
         <span className="figures text-[16px]">{spread ? hours(spread.left.p50) : '–:––'}</span>
-      </button>
+      </HeadButton>
       <Sheet open={open} onClose={() => setOpen(false)} title="The day" hint="From taking in to closing up." wide>
         <DayPanel />
       </Sheet>

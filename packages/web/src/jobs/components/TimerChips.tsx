@@ -2,6 +2,7 @@ import { timersOf, type RunningTimer } from '@tidy-badger/core/jobs'
 import { BellRing, Hourglass } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
+import { HeadButton } from '../../ui/HeadButton.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { useJob } from '../useJob.ts'
 
@@ -32,11 +33,10 @@ export function TimerChips() {
   const over = timers.filter((timer) => Date.parse(timer.endsAt) <= now)
   return (
     <>
-      <button
-        type="button"
+      <HeadButton
         onClick={() => setOpen(true)}
         aria-label={running ? `Waiting: ${running.what}, all timers` : 'Timers'}
-        className={`flex min-h-11 items-center gap-2 rounded-lg px-2 font-semibold ${over.length > 0 && !running ? 'text-good' : ''}`}
+        className={over.length > 0 && !running ? 'text-good' : ''}
       >
         {over.length > 0 && !running ? <BellRing aria-hidden size={20} /> : <Hourglass aria-hidden size={20} />}
         {running ? (
@@ -44,7 +44,7 @@ export function TimerChips() {
         ) : (
           <span className="max-sm:sr-only">{over.length > 0 ? 'over' : 'Timer'}</span>
         )}
-      </button>
+      </HeadButton>
       <Sheet open={open} onClose={() => setOpen(false)} title="Timers" hint="They run on with the page closed.">
         <ul className="flex flex-col gap-3">
           {timers.map((timer) => (

@@ -4,6 +4,7 @@ import { Search } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useJob } from '../../jobs/index.ts'
+import { HeadButton } from '../../ui/HeadButton.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { useKeys } from '../../ui/useKeys.ts'
 import { WireFoundWords } from './WireSearch.tsx'
@@ -18,14 +19,10 @@ export function WireButton() {
   const found = useMemo(() => (open ? findWires(dossiers.machine, query, 40) : []), [dossiers.machine, query, open])
   return (
     <>
-      <button
-        type="button"
-        onClick={() => setOpen(true)}
-        className="flex min-h-11 items-center gap-2 rounded-lg px-2 font-semibold"
-      >
+      <HeadButton onClick={() => setOpen(true)}>
         <Search aria-hidden size={20} />
         <span className="max-lg:sr-only">Wire</span>
-      </button>
+      </HeadButton>
       <Sheet
         open={open}
         onClose={() => setOpen(false)}
