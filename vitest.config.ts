@@ -1,8 +1,9 @@
 import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
+  oxc: { jsx: { runtime: 'automatic', importSource: '#figures' } },
   test: {
-    include: ['packages/*/src/**/*.test.ts', 'scripts/**/*.test.ts'],
+    include: ['packages/*/src/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'],
     globalSetup: ['packages/server/src/testStore.ts'],
     testTimeout: 60_000,
     hookTimeout: 60_000,

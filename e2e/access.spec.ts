@@ -1,5 +1,5 @@
 import { networkInterfaces } from 'node:os'
-import { expect, expectAccessible, journalOf, named, post, saved, test } from './support/fixtures.ts'
+import { expect, expectAccessible, journalOf, named, post, saved, soon, test } from './support/fixtures.ts'
 import { pictureWithPlace } from './support/picture.ts'
 import { runApp } from './support/runApp.ts'
 
@@ -41,7 +41,7 @@ test('the order is changed by drag', async ({ page, app }) => {
   await page.mouse.move(to.x + 8, to.y + to.height / 2 + 12, { steps: 8 })
   await page.mouse.up()
   await expect(rows.nth(0)).not.toHaveText(first)
-  await expect.poll(async () => (await journalOf(app, id)).map((entry) => entry.kind)).toEqual(['cover-order-chosen'])
+  await soon(async () => (await journalOf(app, id)).map((entry) => entry.kind)).toEqual(['cover-order-chosen'])
 })
 
 test('the job is not closed with things in the tray, unless somebody says why; another way is taken', async ({

@@ -43,7 +43,7 @@ function keyboardOf(page: Page) {
     pressed: () => pressed,
     async type(text: string) {
       pressed += text.length
-      await page.keyboard.type(text, { delay: 15 })
+      await page.keyboard.type(text)
     },
     async press(key: string) {
       pressed++

@@ -2,7 +2,7 @@ import { mkdir, mkdtemp, rename, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { runApp, yardFolder } from './support/runApp.ts'
-import { expect, post, test } from './support/fixtures.ts'
+import { expect, post, soon, test } from './support/fixtures.ts'
 
 test('what was acknowledged survives kill -9', async () => {
   let app = await runApp({ folder: await yardFolder() })
@@ -18,7 +18,7 @@ test('what was acknowledged survives kill -9', async () => {
       if (answer?.ok) acknowledged.push(`n${i}`)
     }
   })()
-  await expect.poll(() => acknowledged.length).toBeGreaterThan(60)
+  await soon(() => acknowledged.length).toBeGreaterThan(60)
   await app.kill()
   killed = true
   await writing

@@ -1,6 +1,6 @@
 import { stations } from '@tidy-badger/core/dossiers'
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, saved, test } from './support/fixtures.ts'
+import { expect, expectAccessible, saved, soon, test, turnTo } from './support/fixtures.ts'
 
 /** The page as it is, then in dark and in strong colours: all of it in the first, what colours may break in the others. */
 async function accessibleInEveryTheme(page: Page): Promise<void> {
@@ -16,10 +16,16 @@ async function accessibleInEveryTheme(page: Page): Promise<void> {
   await show('light')
 }
 
+/** The page is there, and nothing of it is still being fetched. */
+async function quiet(page: Page): Promise<void> {
+  await expect(page.getByRole('heading').first()).toBeVisible()
+  await expect(page.getByText(/^(Opening|Getting|Looking|Reading)\b.*…$/)).toHaveCount(0)
+}
+
 test('every page of the yard is accessible in light, dark and strong', async ({ page }) => {
   for (const path of ['/', '/new', '/bench', '/pair', '/nowhere']) {
     await page.goto(path)
-    await page.waitForLoadState('networkidle')
+    await quiet(page)
     await accessibleInEveryTheme(page)
   }
 })
@@ -48,9 +54,7 @@ for (const half of [stations.slice(0, 7), stations.slice(7)])
   }) => {
     await page.goto(`/job/demo-hut-7/${half[0]}`)
     for (const station of half) {
-      await page.locator(`a[href="/job/demo-hut-7/${station}"]`).first().click()
-      await expect(page).toHaveURL(new RegExp(`/${station}$`))
-      await expect(page.getByRole('link', { name: /Hook up/ })).toBeVisible()
+      await turnTo(page, station)
       await expect(page.getByRole('status').first()).toContainText('saved')
       await accessibleInEveryTheme(page)
     }
@@ -62,11 +66,18 @@ for (const half of [stations.slice(0, 7), stations.slice(7)])
 test('a phone: nothing runs off the side, the next tick is in reach', async ({ page, copy }) => {
   const id = await copy('demo-hut-7')
   await page.setViewportSize({ width: 360, height: 740 })
-  for (const path of ['/', '/new', ...stations.map((station) => `/job/demo-hut-7/${station}`)]) {
-    await page.goto(path)
-    await page.waitForLoadState('networkidle')
+  const fits = async (what: string) => {
+    await quiet(page)
     const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
-    expect(over, path).toBeLessThanOrEqual(0)
+    expect(over, what).toBeLessThanOrEqual(0)
+  }
+  for (const path of ['/', '/new', `/job/demo-hut-7/${stations[0]}`]) {
+    await page.goto(path)
+    await fits(path)
+  }
+  for (const station of stations) {
+    await turnTo(page, station)
+    await fits(station)
   }
   await page.goto(`/job/${id}/hook-up`)
   await page.getByRole('button', { name: /All of it/ }).click()
@@ -135,7 +146,7 @@ test('the yard is looked through, ordered, and a job is put away and brought bac
   await expect(rows.first()).toBeVisible()
   const all = await rows.count()
   await page.getByLabel('Look for').fill('trail pika')
-  await expect.poll(() => rows.count()).toBeLessThan(all)
+  await soon(() => rows.count()).toBeLessThan(all)
   await expect(rows.first()).toContainText('Pika')
   const link = page.locator(`a[href="/job/${id}"]`)
   const row = rows.filter({ has: link })

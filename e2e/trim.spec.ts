@@ -87,17 +87,19 @@ const wrong: [string, string | Buffer, string][] = [
   ['no rows', header, 'The log has a header but no rows.'],
   ['a picture', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2, 3]), 'No header line with column names was found.'],
 ]
-for (const [name, text, sentence] of wrong)
-  test(`a log that is wrong is refused with a sentence and place: ${name}`, async ({ page, app }) => {
-    const had = (await journalOf(app, 'demo-upper-alp')).length
-    await page.goto(job)
-    await page.getByLabel('Ride log file').setInputFiles(file('bad.csv', text))
-    const sheet = page.getByRole('dialog', { name: 'bad.csv' })
+test('a log that is wrong is refused with a sentence and place, and nothing of it is kept', async ({ page, app }) => {
+  const had = (await journalOf(app, 'demo-upper-alp')).length
+  await page.goto(job)
+  for (const [name, text, sentence] of wrong) {
+    await page.getByLabel('Ride log file').setInputFiles(file(`${name}.csv`, text))
+    const sheet = page.getByRole('dialog', { name: `${name}.csv` })
     await expect(sheet.getByText(sentence)).toBeVisible()
     await expect(sheet.getByText('Nothing was kept of this file.')).toBeVisible()
     await page.keyboard.press('Escape')
-    expect(await journalOf(app, 'demo-upper-alp')).toHaveLength(had)
-  })
+    await expect(sheet).toBeHidden()
+  }
+  expect(await journalOf(app, 'demo-upper-alp')).toHaveLength(had)
+})
 
 test('an unclear unit is asked, a bad row can be left out, a strange column can be named', async ({ page }) => {
   await page.goto(job)

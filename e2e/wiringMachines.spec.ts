@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test'
-import { expect, expectAccessible, post, saved, test } from './support/fixtures.ts'
+import type { Station } from '@tidy-badger/core/dossiers'
+import { expect, expectAccessible, post, saved, soon, test, turnTo } from './support/fixtures.ts'
 import type { RunningApp } from './support/runApp.ts'
 
 interface Entry {
@@ -20,8 +21,8 @@ async function expectedFigure(dock: Locator): Promise<string> {
 }
 
 /** Ticks a station off from its first step to its last with the space bar; what a step asks for is typed, a wait is reasoned away. */
-async function bySpaceBar(page: Page, job: string, station: string): Promise<void> {
-  await page.goto(`/job/${job}/${station}`)
+async function bySpaceBar(page: Page, station: Station): Promise<void> {
+  await turnTo(page, station)
   const dock = page.getByRole('region', { name: 'Next' })
   await expect(dock).toBeVisible()
   const counted = async () =>
@@ -37,14 +38,14 @@ async function bySpaceBar(page: Page, job: string, station: string): Promise<voi
     } else {
       await page.keyboard.press('Space')
       const waits = dock.getByText(/min to wait yet/)
-      await expect.poll(async () => (await counted()) > before || (await waits.isVisible())).toBe(true)
+      await soon(async () => (await counted()) > before || (await waits.isVisible())).toBe(true)
       if (await waits.isVisible()) {
         await dock.getByRole('button', { name: 'Go on without' }).click()
         await dock.getByRole('textbox').fill('stood overnight, everything cold and asleep')
         await dock.getByRole('textbox').press('Enter')
       }
     }
-    await expect.poll(counted).toBeGreaterThan(before)
+    await soon(counted).toBeGreaterThan(before)
   }
   await expect(dock.getByText('is complete')).toBeVisible()
   await saved(page)
@@ -68,24 +69,25 @@ for (const [machine, kit] of fittings)
       title: `All of ${machine}`,
     })
     const { id } = await answer.json()
-    await bySpaceBar(page, id, 'make-safe')
-    await bySpaceBar(page, id, 'open-up')
+    await page.goto(`/job/${id}/make-safe`)
+    await bySpaceBar(page, 'make-safe')
+    await bySpaceBar(page, 'open-up')
     const opened = await entriesOf(app, id)
     expect(opened.some((entry) => entry.kind === 'cover-off')).toBe(true)
-    await bySpaceBar(page, id, 'lay-loom')
+    await bySpaceBar(page, 'lay-loom')
     for (const picture of ['Places', 'Power', 'Lengths', 'Way']) {
       await page.getByRole('tab', { name: picture }).click()
       await expect(page.getByRole('tabpanel')).toBeVisible()
     }
     await expect(page.getByText(/mm short/)).toHaveCount(0)
-    await page.goto(`/job/${id}/hook-up`)
+    await turnTo(page, 'hook-up')
     await expect(page.getByRole('heading', { name: /^0 of \d+ ends connected$/ })).toBeVisible()
     const last = page.getByRole('heading', { name: 'Every end is connected' })
     const journal = page.getByRole('button', { name: /^Journal/ })
     for (let press = 0; press < 40; press++) {
       const before = await journal.textContent()
       await page.keyboard.press('Space')
-      await expect.poll(() => journal.textContent()).not.toBe(before)
+      await soon(() => journal.textContent()).not.toBe(before)
       if (await last.isVisible()) break
     }
     await expect(last).toBeVisible()
@@ -98,10 +100,10 @@ for (const [machine, kit] of fittings)
     const wiring = await (await fetch(`${app.url}/api/jobs/${id}/wiring`)).json()
     expect(wiring.findings.filter((finding: { severity: string }) => finding.severity !== 'note')).toEqual([])
     expect(wiring.traces.asBuilt).toEqual(wiring.traces.planned)
-    await bySpaceBar(page, id, 'set-up')
-    await bySpaceBar(page, id, 'wake')
-    await bySpaceBar(page, id, 'tie-down')
-    await bySpaceBar(page, id, 'close-up')
+    await bySpaceBar(page, 'set-up')
+    await bySpaceBar(page, 'wake')
+    await bySpaceBar(page, 'tie-down')
+    await bySpaceBar(page, 'close-up')
     await expect(page.getByRole('region', { name: 'Parts tray' })).toContainText('Empty.')
     const entries = await entriesOf(app, id)
     const off = entries.filter((entry) => entry.kind === 'cover-off').map((entry) => entry.cover)

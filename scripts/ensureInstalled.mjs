@@ -19,7 +19,17 @@ if (lacking()) {
   writeFileSync(mark, wanted)
 }
 
-if (process.argv.includes('--browser') && !existsSync('/usr/bin/chromium')) {
+// The build without windows is the quicker one; where it cannot be had, the other does.
+const browsers = ['chromium-headless-shell', 'chromium']
+const there = (name) => existsSync(`/usr/bin/${name}`)
+if (process.argv.includes('--browser') && !there(browsers[0])) {
   console.log('Installing Chromium…')
-  run('apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq chromium > /dev/null')
+  const installs = (name) =>
+    run(`apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq ${name} > /dev/null`)
+  try {
+    installs(browsers[0])
+  } catch (error) {
+    if (!there(browsers[1])) installs(browsers[1])
+    else console.log(`Going on with ${browsers[1]}: ${error.message}`)
+  }
 }

@@ -1,4 +1,5 @@
-import AxeBuilder from '@axe-core/playwright'
+import type { Station } from '@tidy-badger/core/dossiers'
+import axe, { type AxeResults } from 'axe-core'
 import { test as base, expect, type Page } from '@playwright/test'
 import { runApp, yardFolder, type RunningApp } from './runApp.ts'
 
@@ -87,14 +88,27 @@ export async function named(page: Page, person: string, more: object = {}): Prom
 
 /** @param rules those alone; all unless said */
 export async function expectAccessible(page: Page, rules?: string[]): Promise<void> {
-  const axe = new AxeBuilder({ page })
-  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source)
+  const { violations } = await page.evaluate(
+    (only): Promise<AxeResults> =>
+      (window as unknown as { axe: typeof axe }).axe.run(document, {
+        resultTypes: ['violations'],
+        ...(only ? { runOnly: only } : {}),
+      }),
+    rules,
+  )
   expect(
     violations.map(
       (violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(' | ')}`,
     ),
   ).toEqual([])
 }
+
+/** Waits until something holds, looking often: what a person would not wait for need not be waited for here. */
+export function soon<T>(look: () => T | Promise<T>): PollMatchers<T> {
+  return expect.poll(look, { intervals: [20, 30, 50] }) as unknown as PollMatchers<T>
+}
+type PollMatchers<T> = ReturnType<typeof expect.poll<T>>
 
 /** The journal's entries as the server has them. */
 export async function journalOf(
@@ -103,6 +117,13 @@ export async function journalOf(
 ): Promise<{ id: string; kind: string; by?: string; text?: string }[]> {
   const response = await fetch(`${app.url}/api/jobs/${job}/journal`)
   return (await response.json()).entries
+}
+
+/** Turns to a station of the job that is open, and waits until it is there. */
+export async function turnTo(page: Page, station: Station): Promise<void> {
+  const link = page.locator(`nav a[href$="/${station}"]`).first()
+  await link.click()
+  await expect(link).toHaveAttribute('aria-current', 'page')
 }
 
 export async function saved(page: Page): Promise<void> {

@@ -140,7 +140,7 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
         says: [photo.shows, photo.caption, photo.by].filter(Boolean).join(', '),
       })),
     notes: state.notes.map((note) => (note.by ? `${note.text} (${note.by})` : note.text)),
-    cautions: [...machine.cautions, ...kit.cautions],
+    cautions: [...new Set([...machine.cautions, ...kit.cautions])],
     returnToStock: kit.returnToStock,
     sources: [
       `${machine.model}, dossier version ${machine.version}: ${machine.source}`,

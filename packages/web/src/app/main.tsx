@@ -2,7 +2,7 @@ import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-qu
 import { StrictMode, useEffect } from 'react'
 import { createRoot } from 'react-dom/client'
 import { ErrorBoundary } from 'react-error-boundary'
-import { RouterProvider } from 'react-router'
+import { createBrowserRouter, RouterProvider } from 'react-router'
 import { Toaster } from 'sonner'
 import { getJson, Refused } from '../platform/api/http.ts'
 import { applyTheme, usePreferences } from '../platform/preferences.ts'
@@ -10,7 +10,9 @@ import { Failed } from '../ui/states.tsx'
 import { Button } from '../ui/Button.tsx'
 import { singleKeys, clickerKeys } from '../ui/useKeys.ts'
 import './app.css'
-import { router } from './router.tsx'
+import { routes } from './router.tsx'
+
+const router = createBrowserRouter(routes)
 
 const client = new QueryClient({
   queryCache: new QueryCache({ onError: askToPair }),

@@ -1,6 +1,6 @@
 import { ArchiveRestore, Library, Settings, TabletSmartphone } from 'lucide-react'
 import { lazy, Suspense } from 'react'
-import { createBrowserRouter, Link, Outlet } from 'react-router'
+import { Link, Outlet, type RouteObject } from 'react-router'
 import { ConfirmQuestion, PersonQuestion, YardPage } from '../jobs/index.ts'
 import { Empty, Loading, Stripes } from '../ui/states.tsx'
 import { CommandButton, CommandList } from './CommandList.tsx'
@@ -86,7 +86,7 @@ function Yard() {
   )
 }
 
-export const router = createBrowserRouter([
+export const routes: RouteObject[] = [
   {
     element: <Root />,
     children: [
@@ -131,4 +131,4 @@ export const router = createBrowserRouter([
       },
     ],
   },
-])
+]

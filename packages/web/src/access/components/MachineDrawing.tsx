@@ -119,7 +119,7 @@ function DrawnCover({
   const round = roundOf(cover.box, view)
   const small = Math.min(rect.width, rect.height) < 18 * unit
   const lift = off ? (view === 'side' ? -30 : -12) * unit : 0
-  const label = `${coverName(dossiers, cover.id)}, ${off ? 'off' : 'on'}`
+  const label = `${number > 0 ? `${number}: ` : ''}${coverName(dossiers, cover.id)}, ${off ? 'off' : 'on'}`
   return (
     <g
       role="button"

@@ -33,16 +33,15 @@ export function TimerChips() {
   const over = timers.filter((timer) => Date.parse(timer.endsAt) <= now)
   return (
     <>
-      <HeadButton
-        onClick={() => setOpen(true)}
-        aria-label={running ? `Waiting: ${running.what}, all timers` : 'Timers'}
-        className={over.length > 0 && !running ? 'text-good' : ''}
-      >
+      <HeadButton onClick={() => setOpen(true)} className={over.length > 0 && !running ? 'text-good' : ''}>
         {over.length > 0 && !running ? <BellRing aria-hidden size={20} /> : <Hourglass aria-hidden size={20} />}
         {running ? (
-          <span className="figures text-[16px]">{clockWords(Date.parse(running.endsAt) - now)}</span>
+          <>
+            <span className="sr-only">Waiting: {running.what}, </span>
+            <span className="figures text-[16px]">{clockWords(Date.parse(running.endsAt) - now)}</span>
+          </>
         ) : (
-          <span className="max-sm:sr-only">{over.length > 0 ? 'over' : 'Timer'}</span>
+          <span className="max-sm:sr-only">{over.length > 0 ? 'Timer over' : 'Timers'}</span>
         )}
       </HeadButton>
       <Sheet open={open} onClose={() => setOpen(false)} title="Timers" hint="They run on with the page closed.">

@@ -1,0 +1,147 @@
+import '@vitest/web-worker'
+import 'fake-indexeddb/auto'
+import type { JobDossiers, JournalEntry, NewEntry } from '@tidy-badger/core/jobs'
+import { entryVersion, planAppend, replay, stationProgress } from '@tidy-badger/core/jobs'
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { cleanup, configure, render, screen, waitFor } from '@testing-library/react'
+import { userEvent } from '@testing-library/user-event'
+import { createMemoryRouter, RouterProvider } from 'react-router'
+import { Toaster } from 'sonner'
+import { afterEach, beforeEach, expect, vi } from 'vitest'
+import { routes } from '../app/router.tsx'
+import { usePreferences } from '../platform/preferences.ts'
+
+interface HeldJob {
+  title: string
+  dossiers: JobDossiers
+  entries: JournalEntry[]
+}
+
+const ref = ({ id, version }: { id: string; version: number }) => ({
+  id,
+  version,
+  hash: `${id}@${version}`,
+  variant: null,
+})
+
+/** A yard in memory that answers the app as the server would, by the same laws of the journal. */
+export function testYard() {
+  const jobs = new Map<string, HeldJob>()
+  /** Answers kept for paths of their own. */
+  const answers = new Map<string, unknown>()
+  let link = true
+
+  function stamped({ entries }: HeldJob, fresh: readonly NewEntry[]): JournalEntry[] {
+    const at = '2026-06-01T08:00:00.000Z'
+    return fresh.map((entry, i) => ({ at, ...entry, seq: entries.length + i + 1, receivedAt: at, v: entryVersion }))
+  }
+
+  function put(id: string, dossiers: JobDossiers, entries: readonly NewEntry[] = [], title = 'Hut job'): void {
+    const job: HeldJob = { title, dossiers, entries: [] }
+    job.entries = stamped(job, entries)
+    jobs.set(id, job)
+  }
+
+  function summary(id: string, { title, dossiers, entries }: HeldJob) {
+    const { machine, kit } = dossiers
+    const progress = stationProgress(dossiers, replay(dossiers, entries))
+    return {
+      ...{ id, title, machine: ref(machine), kit: ref(kit), head: entries.length, stop: null, missing: [], rides: 0 },
+      ...{ machineName: `${machine.maker} ${machine.model}`, kitName: `${kit.maker} ${kit.model}`, connected: 0 },
+      ...{ createdAt: '2026-06-01T08:00:00.000Z', changedAt: '2026-06-01T08:00:00.000Z', ends: kit.ends.length },
+      ...{ station: progress.find((item) => !item.done)?.station ?? 'hand-back', finished: false },
+    }
+  }
+
+  function answer(path: string, method: string, body: string): Response {
+    const [, id, rest] = /^\/api\/jobs\/([^/?]+)(.*)$/.exec(path) ?? []
+    const job = id === undefined ? undefined : jobs.get(id)
+    if (answers.has(path)) return Response.json(answers.get(path))
+    if (path === '/api/jobs') return Response.json([...jobs].map(([at, held]) => summary(at, held)))
+    if (path === '/api/me') return Response.json({ role: 'bench', person: null })
+    if (path === '/api/errata' || path.startsWith('/api/times')) return Response.json([])
+    if (!job) return Response.json([{ code: 'unknown', path: '', message: `Nothing at ${path}.` }], { status: 404 })
+    if (rest === '') return Response.json({ ...summary(id, job), dossiers: job.dossiers })
+    if (rest === '/newer') return Response.json({ machine: null, kit: null })
+    if (rest === '/journal' && method === 'POST') {
+      const { entries } = JSON.parse(body) as { entries: NewEntry[] }
+      const plan = planAppend(job.dossiers, job.entries, entries)
+      if (plan.kind !== 'append') return Response.json(plan.problems, { status: 409 })
+      job.entries = [...job.entries, ...stamped(job, plan.fresh)]
+      return Response.json({ head: job.entries.length }, { status: 201 })
+    }
+    const after = Number(new URLSearchParams(rest.split('?')[1]).get('after') ?? 0)
+    return Response.json(
+      { head: job.entries.length, entries: job.entries.filter((entry) => entry.seq > after) },
+      { headers: { yard: 'test', dossiers: `${ref(job.dossiers.machine).hash} ${ref(job.dossiers.kit).hash}` } },
+    )
+  }
+
+  return {
+    put,
+    answers,
+    entries: (id: string): readonly JournalEntry[] => jobs.get(id)?.entries ?? [],
+    cutLink: (cut: boolean) => (link = !cut),
+    fetch: async (path: string | URL | Request, init?: RequestInit): Promise<Response> => {
+      if (!link) throw new TypeError('no link')
+      return answer(String(path), init?.method ?? 'GET', typeof init?.body === 'string' ? init.body : '')
+    },
+  }
+}
+
+// What is looked for is there once the rooms have been loaded, on a busy machine too.
+configure({
+  asyncUtilTimeout: 20_000,
+  defaultHidden: true,
+  getElementError: (message) => new Error(message ?? 'not found'),
+})
+
+/** A socket that never says anything: news is asked for instead. */
+class SilentSocket {
+  static readonly CLOSED = 3
+  readonly readyState = 0
+  onmessage = null
+  onclose = null
+  close(): void {}
+}
+
+const said: string[] = []
+
+/** Call in a test file that shows pages: what a page says to the console fails its test, and nothing is left behind. */
+export function usePages(): void {
+  beforeEach(() => {
+    localStorage.clear()
+    usePreferences.setState({ person: 'Runa', device: 'test' })
+    vi.stubGlobal('WebSocket', SilentSocket)
+    vi.spyOn(console, 'error').mockImplementation((...words: unknown[]) => said.push(words.map(String).join(' ')))
+  })
+  afterEach(() => {
+    cleanup()
+    vi.unstubAllGlobals()
+    vi.restoreAllMocks()
+    expect(said.splice(0)).toEqual([])
+  })
+}
+
+/** Opens the app at a path, before the eyes of Runa. */
+export function openApp(yard: Pick<ReturnType<typeof testYard>, 'fetch'>, path: string) {
+  vi.stubGlobal('fetch', yard.fetch)
+  const router = createMemoryRouter(routes, { initialEntries: [path] })
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false, networkMode: 'always' } } })
+  render(
+    <QueryClientProvider client={client}>
+      <RouterProvider router={router} />
+      <Toaster />
+    </QueryClientProvider>,
+  )
+  return {
+    router,
+    hands: userEvent.setup({ pointerEventsCheck: 0, delay: null }),
+    at: () => router.state.location.pathname,
+  }
+}
+
+/** Waits until all that was written down is with the yard. */
+export async function allSaved(): Promise<void> {
+  await waitFor(() => expect(screen.getAllByRole('status')[0].textContent).toContain('saved'))
+}
