@@ -1,8 +1,9 @@
 import js from '@eslint/js'
+import a11y from 'eslint-plugin-jsx-a11y-x'
 import hooks from 'eslint-plugin-react-hooks'
 import tseslint from 'typescript-eslint'
 
-const tests = ['**/*.test.ts', '**/testApp.ts', '**/*Case.ts', 'e2e/**', 'bench/**', 'scripts/**']
+const tests = ['**/*.test.ts', '**/testApp.ts', '**/testing/**', '**/*Case.ts', 'e2e/**', 'bench/**', 'scripts/**']
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '.cache/**', 'packages/server/drizzle/**', '**/test-results/**'] },
@@ -41,8 +42,25 @@ export default tseslint.config(
   },
   {
     files: ['packages/web/src/**'],
+    extends: [a11y.configs.recommended],
     plugins: { 'react-hooks': hooks },
-    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+    rules: {
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+      // What scrolls is reached by keys.
+      'jsx-a11y-x/no-noninteractive-tabindex': 'off',
+      'jsx-a11y-x/label-has-associated-control': ['error', { depth: 3 }],
+    },
+  },
+  {
+    /* What is promised is waited for, or said not to be. */
+    files: ['packages/{server,web}/src/**/*.{ts,tsx}', 'e2e/**/*.ts'],
+    languageOptions: { parserOptions: { projectService: true } },
+    rules: {
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+    },
   },
   {
     /* Where written words become ids. */

@@ -7,6 +7,16 @@ import type { Machine } from './model.ts'
  */
 export function composeVariant(machine: Machine, variantId: string | undefined): Outcome<Machine> {
   if (variantId === undefined) return success(machine)
+  const known = composed.get(machine) ?? new Map<string, Outcome<Machine>>()
+  composed.set(machine, known)
+  const variant = known.get(variantId) ?? compose(machine, variantId)
+  if (variant.ok) known.set(variantId, variant)
+  return variant
+}
+/** So that all jobs on one variant work with one machine. */
+const composed = new WeakMap<Machine, Map<string, Outcome<Machine>>>()
+
+function compose(machine: Machine, variantId: string): Outcome<Machine> {
   const variant = machine.variants.find((candidate) => candidate.id === variantId)
   if (!variant)
     return failure({

@@ -1,5 +1,6 @@
 import { farPlacesOf } from '../routing/index.ts'
 import { connectionPlan } from '../wiring/index.ts'
+import { perPair } from '../shared/index.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import {
   alsoTargets,
@@ -83,14 +84,19 @@ function loomCovers(dossiers: JobDossiers, state: Needed): CoverOver[] {
   const { machine } = dossiers
   const loom = plannedLoom(dossiers, state)
   if (!loom) return []
+  const known = coversOfLoom.get(loom)
+  if (known) return known
   const stretches = [loom.trunk, ...loom.branches].flatMap((part) => part.stretches)
   const lain = new Set(stretches.flatMap(({ passage, from, to }) => (Math.abs(to - from) < 1e-6 ? [] : [passage])))
-  return (machine.passages ?? []).flatMap((passage) =>
+  const over = (machine.passages ?? []).flatMap((passage) =>
     lain.has(passage.id)
       ? coversOver(machine, passage).map((cover) => ({ cover, what: `the loom ${passage.name}` }))
       : [],
   )
+  coversOfLoom.set(loom, over)
+  return over
 }
+const coversOfLoom = new WeakMap<object, CoverOver[]>()
 
 /** Where the dial, the sensor or the switch of this kit goes. */
 function farTargets({ machine, kit }: JobDossiers, state: Needed): string[] {
@@ -137,7 +143,7 @@ function planFor(
   return opensFuel(first) ? plan(true) : first
 }
 
-/** The access plan of a job; computed once per set of choices. Null for a machine of which no covers are written down. */
+/** The access plan of a job; computed once per machine, kit and set of choices. Null for a machine of which no covers are written down. */
 export function accessOf(
   dossiers: JobDossiers,
   state: Needed,
@@ -147,27 +153,23 @@ export function accessOf(
   const options = accessOptionsOf(dossiers, state, known)
   const key = JSON.stringify([
     jobTargets(dossiers, state).map(targetKey),
+    stepTargets(dossiers, state, true).map(targetKey),
+    options.covers,
     options.over,
     options.order,
     [...(options.ways ?? [])],
     options.people,
     known ? [...known] : [],
   ])
-  const cache = plans.get(dossiers) ?? new Map<string, AccessPlan>()
-  plans.set(dossiers, cache)
-  const cached = cache.get(key)
-  if (cached) return cached
   let asked = 0
-  const plan = planFor(dossiers, state, { ...options, enough: () => ++asked > quickNodes })
-  cache.set(key, plan)
-  return plan
+  return plans(dossiers, key, () => planFor(dossiers, state, { ...options, enough: () => ++asked > quickNodes }))
 }
 
 /** Whether a fuel line is opened for something that comes off. */
 export function opensFuel(plan: Pick<AccessPlan, 'removals'> | null): boolean {
   return plan?.removals.some((removal) => removal.cover.opensFuel === true) ?? false
 }
-const plans = new WeakMap<JobDossiers, Map<string, AccessPlan>>()
+const plans = perPair<AccessPlan>()
 
 /** What more must come off, and how much longer it takes, to reach these as well. */
 export function alsoCost(

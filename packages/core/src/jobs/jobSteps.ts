@@ -13,6 +13,7 @@ import {
 import { benchSupply } from '../circuit/index.ts'
 import { mountPlaceOf } from './mountPlace.ts'
 import { accessOf, opensFuel } from './jobAccess.ts'
+import { perPair } from '../shared/index.ts'
 import { sayStep } from './words.ts'
 
 type Needed = Pick<JobState, 'decided' | 'found'>
@@ -28,7 +29,6 @@ export function stepsOf(dossiers: JobDossiers, station: Station, state: Needed =
  * written, the machine's first.
  */
 export function jobSteps(dossiers: JobDossiers, state: Needed = nothingChosen): Step[] {
-  const { machine, kit } = dossiers
   const fuel = opensFuel(accessOf(dossiers, state))
   const key = JSON.stringify([
     fuel,
@@ -36,10 +36,12 @@ export function jobSteps(dossiers: JobDossiers, state: Needed = nothingChosen): 
     state.decided.tying?.value,
     mountPlaceOf(dossiers, state)?.id,
   ])
-  const known = orders.get(dossiers) ?? new Map<string, Step[]>()
-  orders.set(dossiers, known)
-  const order = known.get(key)
-  if (order) return order
+  return orders(dossiers, key, () => orderedSteps(dossiers, state, fuel))
+}
+const orders = perPair<Step[]>()
+
+function orderedSteps(dossiers: JobDossiers, state: Needed, fuel: boolean): Step[] {
+  const { machine, kit } = dossiers
   const early = tiePracticeOf(state) === tiePractices[1]
   const steps = [...machine.steps, ...kit.steps]
     .filter((step) => inPractice(machine, step, state) && (step.when === undefined || fuel))
@@ -48,11 +50,8 @@ export function jobSteps(dossiers: JobDossiers, state: Needed = nothingChosen): 
       return { ...step, station, text: stepText(dossiers, state, step) }
     })
   const ordered = orderSteps(steps)
-  const made = ordered.ok ? ordered.value : steps
-  known.set(key, made)
-  return made
+  return ordered.ok ? ordered.value : steps
 }
-const orders = new WeakMap<JobDossiers, Map<string, Step[]>>()
 
 /** A step's words with the figures of this job; what the kit's sheet says about one machine is not said of another. */
 function stepText(dossiers: JobDossiers, state: Needed, step: Step): string {

@@ -9,7 +9,7 @@ import {
   type RouteOptions,
   type RoutePlan,
 } from '../routing/index.ts'
-import type { Outcome } from '../shared/index.ts'
+import { perPair, type Outcome } from '../shared/index.ts'
 
 type Chosen = Pick<JobState, 'decided'>
 const nothingChosen: Chosen = { decided: nothingDecided }
@@ -17,20 +17,13 @@ const nothingChosen: Chosen = { decided: nothingDecided }
 /** Nodes of the trunk's search at which a screen takes the best found so far. */
 const quickNodes = 3000
 
-/** What is worked out once for each set of the decisions it hangs on. */
+/** What is worked out once for a machine, a kit and each set of the decisions it hangs on. */
 export function cachedBy<T>(
   matters: (decided: Decisions) => unknown,
   make: (dossiers: JobDossiers, state: Chosen) => T,
 ): (dossiers: JobDossiers, state: Chosen) => T {
-  const cache = new WeakMap<JobDossiers, Map<string, T>>()
-  return (dossiers, state) => {
-    const known = cache.get(dossiers) ?? new Map<string, T>()
-    cache.set(dossiers, known)
-    const key = JSON.stringify(matters(state.decided))
-    const found = known.get(key) ?? make(dossiers, state)
-    known.set(key, found)
-    return found
-  }
+  const known = perPair<T>()
+  return (dossiers, state) => known(dossiers, JSON.stringify(matters(state.decided)), () => make(dossiers, state))
 }
 
 const valuesOf = (answers: Readonly<Record<string, { value: unknown } | undefined>>) =>

@@ -1,3 +1,4 @@
+import { perPair } from '../shared/index.ts'
 import type { DossierPair, Kit, KitEndId, TapMethod, StepId } from '../dossiers/index.ts'
 import type { Decided, Done } from '../journal/index.ts'
 import type { JoinPractice } from './joinMethods.ts'
@@ -99,17 +100,12 @@ export function locksOf(kit: Kit, state: Chosen): MatchLock[] {
   })
 }
 
-/** Ends as the plan has them, places fixed by hand kept; computed once per pair of dossiers and set of places. */
+/** Ends as the plan has them, places fixed by hand kept; computed once per machine, kit and set of places. */
 export function connectionPlan(dossiers: DossierPair, state?: Chosen): Match[] {
   const locks = state ? locksOf(dossiers.kit, state) : []
-  const key = JSON.stringify(locks)
-  const known = plans.get(dossiers) ?? new Map<string, Match[]>()
-  plans.set(dossiers, known)
-  const plan = known.get(key) ?? proposeMatches(dossiers.machine, dossiers.kit, locks)
-  known.set(key, plan)
-  return plan
+  return plans(dossiers, JSON.stringify(locks), () => proposeMatches(dossiers.machine, dossiers.kit, locks))
 }
-const plans = new WeakMap<DossierPair, Map<string, Match[]>>()
+const plans = perPair<Match[]>()
 
 /** How this shop joins wires. */
 export function joinPracticeOf(state: Chosen): JoinPractice {

@@ -4,9 +4,9 @@ import { screen, waitFor } from '@testing-library/react'
 import { describe, expect, test } from 'vitest'
 import { wholeJob } from '../../../core/src/jobs/wholeJobCase.ts'
 import { fittings } from '../../../core/src/wiring/shippedCase.ts'
-import { allSaved, openApp, testYard, usePages } from '../testing/testBed.tsx'
+import { allSaved, openApp, testYard, forPages } from '../testing/testBed.tsx'
 
-usePages()
+forPages()
 
 /** One kit for each machine that ships. */
 const oneEach = [...new Map(fittings.map((fitting) => [fitting.machine.id, fitting])).values()]

@@ -3,7 +3,7 @@ import { wrap, type Remote } from 'comlink'
 import type { CircuitApi } from './circuitWorker.ts'
 
 let api: Remote<CircuitApi> | undefined
-let sent: { key: number; dossiers: JobDossiers } | null = null
+let sent: ({ key: number } & Pick<JobDossiers, 'machine' | 'kit'>) | null = null
 
 /** Works something out beside the screen, on the circuit of these dossiers. */
 export function onCircuit<T>(
@@ -11,9 +11,10 @@ export function onCircuit<T>(
   work: (api: Remote<CircuitApi>, key: number) => Promise<T>,
 ): Promise<T> {
   api ??= wrap<CircuitApi>(new Worker(new URL('./circuitWorker.ts', import.meta.url), { type: 'module' }))
-  if (sent?.dossiers !== dossiers) {
-    sent = { key: (sent?.key ?? 0) + 1, dossiers }
-    void api.take(sent.key, dossiers)
+  const { machine, kit } = dossiers
+  if (sent?.machine !== machine || sent.kit !== kit) {
+    sent = { key: (sent?.key ?? 0) + 1, machine, kit }
+    void api.take(sent.key, { machine, kit })
   }
   return work(api, sent.key)
 }

@@ -13,6 +13,7 @@ export type CircuitWork<T> = (api: Remote<CircuitApi>, key: number, state: Wired
  */
 export function useOnCircuit<T>(dossiers: JobDossiers, state: JobState, work: CircuitWork<T>): T | null {
   // Only what is chosen and joined moves the figures; most ticks do neither.
+  const { machine, kit } = dossiers
   const { places, joining } = state.decided
   const chosen = Object.entries(places).map(([kitEnd, { value }]) => [kitEnd, value])
   const joined = JSON.stringify([chosen, joining?.value, builtConnections(state)])
@@ -24,12 +25,12 @@ export function useOnCircuit<T>(dossiers: JobDossiers, state: JobState, work: Ci
   useEffect(() => {
     let gone = false
     const { decided, connections } = asked.current
-    void onCircuit(dossiers, (api, key) => work(api, key, { decided, connections })).then((given) => {
+    void onCircuit({ machine, kit }, (api, key) => work(api, key, { decided, connections })).then((given) => {
       if (!gone) setFound({ of: joined, given })
     })
     return () => {
       gone = true
     }
-  }, [dossiers, joined, work])
+  }, [machine, kit, joined, work])
   return found?.of === joined ? found.given : null
 }

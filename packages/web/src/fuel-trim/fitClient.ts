@@ -12,9 +12,11 @@ export class Cancelled extends Error {}
 
 export type Tell = (share: number, stage: string) => void
 
+const startWorker = () => new Worker(new URL('./fitWorker.ts', import.meta.url), { type: 'module' })
+
 /** Runs one piece of work in a worker of its own, so that ending it ends everything. */
 function inWorker<T>(work: (api: Remote<FitApi>) => Promise<T>): Running<T> {
-  const worker = new Worker(new URL('./fitWorker.ts', import.meta.url), { type: 'module' })
+  const worker = startWorker()
   let cancel = () => {}
   const cancelled = new Promise<never>((_, refuse) => {
     cancel = () => refuse(new Cancelled('Cancelled'))

@@ -39,16 +39,21 @@ export type FitOutcome =
 type Tell = (share: number, stage: string) => void
 
 /** Reads a file as a stream, so that no more than its columns is held in memory. */
-async function readStream(file: Blob, reading: LogReading, stoichAfr: number, tell: Tell) {
+async function readStream(
+  file: Blob,
+  reading: LogReading,
+  stoichAfr: number,
+  tell: Tell,
+  took: (bytes: Uint8Array) => void = () => {},
+) {
   const { read, units } = readingOptions(reading)
   const reader = new LogReader(read)
-  const digest = sha256.create()
   const source = file.stream().getReader()
   let taken = 0
   for (;;) {
     const { done, value } = await source.read()
     if (done) break
-    digest.update(value)
+    took(value)
     taken += value.length
     tell(taken / Math.max(1, file.size), 'reading the log')
     if (!reader.push(value)) {
@@ -58,17 +63,18 @@ async function readStream(file: Blob, reading: LogReading, stoichAfr: number, te
   }
   const raw = reader.finish()
   const outcome = raw.ok ? interpretLog(raw.value, stoichAfr, units) : raw
-  return { outcome, raw, hash: bytesToHex(digest.digest()) }
+  return { outcome, raw }
 }
 
 const api = {
   async read(file: Blob, reading: LogReading, stoichAfr: number, tell: Tell): Promise<ReadOutcome> {
-    const { outcome, raw, hash } = await readStream(file, reading, stoichAfr, tell)
+    const digest = sha256.create()
+    const { outcome, raw } = await readStream(file, reading, stoichAfr, tell, (bytes) => digest.update(bytes))
     if (!outcome.ok || !raw.ok) return { ok: false, problems: outcome.ok ? [] : outcome.problems }
     const { log, units } = outcome.value
     return {
       ok: true,
-      hash,
+      hash: bytesToHex(digest.digest()),
       rows: log.rows,
       unreadableRows: log.unreadableRows,
       seconds: log.timeS[log.rows - 1] - log.timeS[0],

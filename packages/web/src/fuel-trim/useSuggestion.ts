@@ -11,6 +11,7 @@ import { useJob } from '../jobs/index.ts'
 import { Unreachable } from '../platform/api/http.ts'
 import { Cancelled, fitLog, type Running } from './fitClient.ts'
 import type { FitOutcome } from './fitWorker.ts'
+import { keepFit, keptFit } from './keptFit.ts'
 import { logBytes } from './logBytes.ts'
 
 export type SuggestionState =
@@ -50,6 +51,10 @@ export function useSuggestion(log: ImportedLog | undefined, attempt: number): Su
         limits: { ...defaultLimits, ...machine.filters, idleRpm: machine.engine.idleRpm },
         options: { gain: trim.gain, maxStepPct: trim.maxStepPct, boundsPct: trim.boundsPct },
       }
+      const of = JSON.stringify([log.mapping, machine.engine.stoichAfr, problem])
+      const kept = await keptFit(log.log, of)
+      if (over) return
+      if (kept) return show({ kind: 'ready', ...kept })
       show({ kind: 'working', share: 0, stage: 'fetching the log', cancel })
       const bytes = await logBytes(log.log)
       if (over) return
@@ -57,7 +62,10 @@ export function useSuggestion(log: ImportedLog | undefined, attempt: number): Su
         show({ kind: 'working', share, stage, cancel }),
       )
       const outcome = await running.done
-      show(outcome.ok ? { kind: 'ready', ...outcome } : { kind: 'failed', message: outcome.problems[0]?.message ?? '' })
+      if (!outcome.ok) return show({ kind: 'failed', message: outcome.problems[0]?.message ?? '' })
+      show({ kind: 'ready', ...outcome })
+      // Kept for the next time; where there is no room it is worked out again.
+      await keepFit(log.log, of, outcome).catch(() => undefined)
     }
     work().catch((error: unknown) => {
       if (error instanceof Cancelled) return

@@ -6,13 +6,14 @@ import { usePreferences } from '../platform/preferences.ts'
 import type { JobWithDossiers } from './api.ts'
 import { createJournalStore } from './createJournalStore.ts'
 import { journalKeep } from './journalKeep.ts'
+import { withSharedDossiers } from './sharedDossiers.ts'
 import type { JournalHttp, JournalState } from './journalModel.ts'
 
 export { entriesShown, type AppendResult } from './createJournalStore.ts'
 export type { UnsentBatch } from './journalModel.ts'
 
 const http: JournalHttp = {
-  job: (id) => getKept<JobWithDossiers>(`/api/jobs/${id}`),
+  job: async (id) => withSharedDossiers(await getKept<JobWithDossiers>(`/api/jobs/${id}`)),
   async journal(id, after) {
     const answer = await request(`/api/jobs/${id}/journal?after=${after}`)
     const { head, entries } = await answer.json()

@@ -108,7 +108,7 @@ class SilentSocket {
 const said: string[] = []
 
 /** Call in a test file that shows pages: what a page says to the console fails its test, and nothing is left behind. */
-export function usePages(): void {
+export function forPages(): void {
   beforeEach(() => {
     localStorage.clear()
     usePreferences.setState({ person: 'Runa', device: 'test' })

@@ -27,6 +27,7 @@ export function Sheet({
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/55" />
         <Dialog.Content
           aria-describedby={undefined}
+          onOpenAutoFocus={focusFirst}
           className={`rise fixed z-50 flex max-h-[92dvh] flex-col overflow-hidden border-2 border-ink bg-ground text-ink max-sm:inset-x-0 max-sm:bottom-0 sm:inset-y-0 sm:right-0 sm:max-h-none sm:border-y-0 sm:border-r-0 ${wide ? 'sm:w-[760px]' : 'sm:w-[460px]'} sm:max-w-[94vw]`}
         >
           <header className="flex items-start justify-between gap-3 border-b-2 border-ink px-5 py-3">
@@ -51,4 +52,12 @@ export function Sheet({
       </Dialog.Portal>
     </Dialog.Root>
   )
+}
+
+/** What is to be typed first has the keys at once. */
+function focusFirst(event: Event): void {
+  const first = event.currentTarget instanceof Element && event.currentTarget.querySelector('[data-first]')
+  if (!(first instanceof HTMLElement)) return
+  event.preventDefault()
+  first.focus()
 }

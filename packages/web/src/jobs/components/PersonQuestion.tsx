@@ -29,7 +29,7 @@ export function PersonQuestion() {
         <label className="flex flex-col gap-1 font-semibold">
           Name
           <input
-            autoFocus
+            data-first
             autoComplete="name"
             maxLength={80}
             value={name}

@@ -14,13 +14,14 @@ export function WireSearch({ onPick }: { onPick: (found: WireFound) => void }) {
     [dossiers.machine, query],
   )
   return (
-    <div className="relative w-full max-w-[340px]" onKeyDown={(event) => event.key === 'Escape' && setQuery('')}>
+    <div className="relative w-full max-w-[340px]">
       <Search aria-hidden size={20} className="absolute top-3 left-3 text-quiet" />
       <input
         type="search"
         aria-label="Find any wire"
         placeholder="Find any wire: gy/vi, crank 2…"
         value={query}
+        onKeyDown={(event) => event.key === 'Escape' && setQuery('')}
         onChange={(event) => setQuery(event.target.value)}
         className="w-full !pl-10"
       />
