@@ -10,7 +10,7 @@ const runs = Number(process.argv[2] ?? 5)
 const median = (values: number[]) => [...values].sort((a, b) => a - b)[values.length >> 1]
 
 function say(what: string, figure: string, goal = ''): void {
-  console.log(`${what.padEnd(52)} ${figure.padStart(34)}  ${goal}`)
+  console.log(`${what.padEnd(52)} ${figure.padStart(46)}  ${goal}`)
 }
 
 /** Median scores of a page. */
@@ -19,6 +19,7 @@ async function score(app: RunningApp, what: string, path: string, goal: number):
   const paints: number[] = []
   const blocked: number[] = []
   let bytes = 0
+  let moved = 0
   for (let i = 0; i < runs; i++) {
     const result = await lighthouse(`${app.url}${path}`, {
       port: debugPort,
@@ -30,9 +31,10 @@ async function score(app: RunningApp, what: string, path: string, goal: number):
     scores.push(Math.round((categories.performance.score ?? 0) * 100))
     paints.push(audits['largest-contentful-paint'].numericValue ?? 0)
     blocked.push(audits['total-blocking-time'].numericValue ?? 0)
+    moved = Math.max(moved, audits['cumulative-layout-shift'].numericValue ?? 0)
     bytes = audits['total-byte-weight'].numericValue ?? 0
   }
-  const figures = `${median(scores)}, LCP ${(median(paints) / 1000).toFixed(1)} s, TBT ${median(blocked).toFixed(0)} ms, ${(bytes / 1000).toFixed(0)} kB`
+  const figures = `${median(scores)}, LCP ${(median(paints) / 1000).toFixed(1)} s, TBT ${median(blocked).toFixed(0)} ms, CLS ${moved.toFixed(3)}, ${(bytes / 1000).toFixed(0)} kB`
   say(`lighthouse: ${what}`, figures, `goal ${goal}`)
 }
 

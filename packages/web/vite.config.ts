@@ -3,11 +3,13 @@ import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { compression, defineAlgorithm } from 'vite-plugin-compression2'
 import { VitePWA } from 'vite-plugin-pwa'
+import { pageHead } from './pageHead.ts'
 
 export default defineConfig({
   plugins: [
     react({ jsxImportSource: '#figures' }),
     tailwindcss(),
+    pageHead(),
     VitePWA({
       registerType: 'autoUpdate',
       injectRegister: null,

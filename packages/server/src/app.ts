@@ -32,6 +32,7 @@ import { faultOf, loggerOptions } from './platform/log.ts'
 import { problemCodesTable } from './platform/problemCodes.ts'
 import { routingPlugin } from './routing/index.ts'
 import { wiringPlugin, wiringService } from './wiring/index.ts'
+import { pageLinks } from './platform/pageLinks.ts'
 import { yardService } from './yard/index.ts'
 
 export interface App {
@@ -185,9 +186,12 @@ export async function buildApp(deps: AppDeps): Promise<App> {
   if (page)
     await server.register(async (files: HttpApp) => {
       nameAccess(files, 'open')
+      const linksOf = pageLinks(web)
       await files.register(fastifyStatic, {
         root: web,
         wildcard: false,
+        // The page itself is answered below, at every address alike.
+        index: false,
         preCompressed: true,
         // Said below: by itself it would say that nothing may be kept.
         cacheControl: false,
@@ -203,6 +207,8 @@ export async function buildApp(deps: AppDeps): Promise<App> {
       files.get('/*', { schema: { hide: true } }, (request, reply) => {
         const wantsPage = request.headers.accept?.includes('text/html') === true
         if (!wantsPage || /^\/api(\/|$)/i.test(decoded(request.url))) return reply.callNotFound()
+        const comes = linksOf(request.url.split('?')[0])
+        if (comes !== null) void reply.header('link', comes)
         return reply.header('cache-control', 'no-cache').sendFile('index.html')
       })
     })

@@ -32,4 +32,16 @@ describe('the page', () => {
     }
     expect((await get('/api/none', { accept: 'text/html' })).statusCode).toBe(404)
   })
+
+  test('names what it will ask for at once: its scripts and its first data', async () => {
+    const links = async (url: string) => (await get(url, { accept: 'text/html' })).headers.link
+    expect(await links('/job/x/trim')).toBe(
+      '</assets/room.js>; rel=modulepreload; crossorigin, </assets/trim.js>; rel=modulepreload; crossorigin, ' +
+        '</api/jobs/x>; rel=preload; as=fetch; crossorigin',
+    )
+    expect(await links('/job/x')).not.toContain('trim.js')
+    expect(await links('/')).toBe('</api/jobs>; rel=preload; as=fetch; crossorigin')
+    expect(await links('/settings')).toBeUndefined()
+    expect(await links('/job/%3Cx%3E%0d%0aa/trim')).toBeUndefined()
+  })
 })

@@ -75,6 +75,13 @@ async function emptyPage(folder: string): Promise<string> {
   await mkdir(join(page, 'assets'), { recursive: true })
   await writeFile(join(page, 'index.html'), '<!doctype html><title>Tidy Badger</title>')
   await writeFile(join(page, 'assets', 'app.js'), 'export {}')
+  await mkdir(join(page, '.vite'))
+  const manifest = {
+    'index.html': { file: 'assets/app.js' },
+    'src/app/JobRoom.tsx': { file: 'assets/room.js', imports: ['index.html'] },
+    'src/fuel-trim/index.ts': { file: 'assets/trim.js', imports: ['src/app/JobRoom.tsx'] },
+  }
+  await writeFile(join(page, '.vite', 'manifest.json'), JSON.stringify(manifest))
   await writeFile(join(page, 'assets', 'app.js.br'), brotliCompressSync('export {}'))
   return page
 }

@@ -1,0 +1,45 @@
+import { existsSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+
+type Manifest = Record<string, { file: string; imports?: string[] }>
+
+/** Modules a station's page is made of, beside those of every job. */
+const ofStation: Partial<Record<string, string>> = {
+  'lay-loom': 'src/routing/index.ts',
+  'tie-down': 'src/routing/index.ts',
+  trim: 'src/fuel-trim/index.ts',
+  'hand-back': 'src/handover/index.ts',
+}
+const ofJob = ['src/app/JobRoom.tsx', 'src/app/StationPage.tsx']
+const jobAddress = /^\/job\/([\w.~-]{1,100})(?:\/([a-z-]{1,40}))?\/?$/
+
+/**
+ * What a page will ask for as soon as its script runs, named beside the page itself, so that it comes with it: scripts by the build's
+ * own list, and the first data.
+ * @param webFolder the built page
+ * @returns for a path of the app a `Link` header; null where nothing is known beforehand
+ */
+export function pageLinks(webFolder: string): (path: string) => string | null {
+  const list = join(webFolder, '.vite', 'manifest.json')
+  const manifest: Manifest = existsSync(list) ? JSON.parse(readFileSync(list, 'utf8')) : {}
+  const files = (names: readonly string[], found = new Set<string>()): Set<string> => {
+    for (const name of names) {
+      const chunk = manifest[name]
+      if (!chunk || found.has(chunk.file)) continue
+      found.add(chunk.file)
+      files(chunk.imports ?? [], found)
+    }
+    return found
+  }
+  const always = files(['index.html'])
+  const scripts = (names: readonly string[]) =>
+    [...files(names)].filter((file) => !always.has(file)).map((file) => `</${file}>; rel=modulepreload; crossorigin`)
+  const data = (path: string) => `<${path}>; rel=preload; as=fetch; crossorigin`
+  return (path) => {
+    if (path === '/') return data('/api/jobs')
+    const [, id, station = ''] = jobAddress.exec(path) ?? []
+    if (id === undefined) return null
+    const own = ofStation[station]
+    return [...scripts([...ofJob, ...(own ? [own] : [])]), data(`/api/jobs/${id}`)].join(', ')
+  }
+}

@@ -1,0 +1,34 @@
+import type { Plugin } from 'vite'
+
+/** Faces the first view is written in. */
+const firstFaces =
+  /(archivo-latin-wdth|atkinson-hyperlegible-next-latin-wght|sometype-mono-latin-wght)-normal[^/]*\.woff2$/
+
+/** Styles stand in the page itself, and its faces are asked for with it: the first view waits for nothing but its script. */
+export function pageHead(): Plugin {
+  return {
+    name: 'page-head',
+    apply: 'build',
+    transformIndexHtml: {
+      order: 'post',
+      handler(html, { bundle }) {
+        const files = Object.values(bundle ?? {})
+        const faces = files.filter(({ fileName }) => firstFaces.test(fileName))
+        if (faces.length !== 3) throw new Error(`page: expected three faces, found ${faces.length}`)
+        const preloads = faces.map(({ fileName }) => ({
+          tag: 'link',
+          attrs: { rel: 'preload', as: 'font', type: 'font/woff2', crossorigin: true, href: `/${fileName}` },
+          injectTo: 'head' as const,
+        }))
+        const inline = html.replace(/<link rel="stylesheet"[^>]*href="\/([^"]+)"[^>]*>/g, (link, name) => {
+          const sheet = bundle?.[String(name)]
+          // The link stays, switched off: rooms that come later see by it that their styles are here.
+          const off = `<link rel="stylesheet" disabled href="/${String(name)}">`
+          return sheet?.type === 'asset' ? `<style>${String(sheet.source)}</style>${off}` : link
+        })
+        if (inline === html) throw new Error('page: no styles were found to put into it')
+        return { html: inline, tags: preloads }
+      },
+    },
+  }
+}
