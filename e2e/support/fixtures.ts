@@ -88,6 +88,15 @@ export async function named(page: Page, person: string, more: object = {}): Prom
 
 /** @param rules those alone; all unless said */
 export async function expectAccessible(page: Page, rules?: string[]): Promise<void> {
+  // What is still fading in has other colours than it will have.
+  await page.evaluate(() =>
+    Promise.all(
+      document
+        .getAnimations()
+        .filter((animation) => Number.isFinite(animation.effect?.getComputedTiming().endTime))
+        .map((animation) => animation.finished.catch(() => undefined)),
+    ),
+  )
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source)
   const { violations } = await page.evaluate(
     (only): Promise<AxeResults> =>

@@ -169,7 +169,7 @@ export function accessOf(
 export function opensFuel(plan: Pick<AccessPlan, 'removals'> | null): boolean {
   return plan?.removals.some((removal) => removal.cover.opensFuel === true) ?? false
 }
-const plans = perPair<AccessPlan>()
+const plans = perPair<AccessPlan>('access')
 
 /** What more must come off, and how much longer it takes, to reach these as well. */
 export function alsoCost(

@@ -18,7 +18,7 @@ import { cachedBy, hasPassages, mountPlaceOf, movesLoom, routeOptions } from './
 type Chosen = Pick<JobState, 'decided'>
 
 /** The loom laid from the place the module goes to, that place alone; null for a machine without passages. */
-export const plannedRoute = cachedBy(movesLoom, (dossiers, state): Outcome<RankedPlace> | null => {
+export const plannedRoute = cachedBy('route', movesLoom, (dossiers, state): Outcome<RankedPlace> | null => {
   const { machine, kit } = dossiers
   const place = mountPlaceOf(dossiers, state)
   if (!hasPassages(dossiers) || !place) return null
@@ -41,7 +41,7 @@ export interface JobElectrics {
 const movesSupply = (decided: Decisions) => [movesLoom(decided), decided.feeding?.value, decided.grounding?.value]
 
 /** Feeds, grounds and the way of the current for a job's plan, practices and route. */
-export const electricsOf = cachedBy(movesSupply, (dossiers, state): JobElectrics => {
+export const electricsOf = cachedBy('electrics', movesSupply, (dossiers, state): JobElectrics => {
   const { machine, kit } = dossiers
   const plan = connectionPlan(dossiers, state)
   const loom = plannedLoom(dossiers, state)

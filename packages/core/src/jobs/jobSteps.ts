@@ -38,7 +38,7 @@ export function jobSteps(dossiers: JobDossiers, state: Needed = nothingChosen): 
   ])
   return orders(dossiers, key, () => orderedSteps(dossiers, state, fuel))
 }
-const orders = perPair<Step[]>()
+const orders = perPair<Step[]>('steps')
 
 function orderedSteps(dossiers: JobDossiers, state: Needed, fuel: boolean): Step[] {
   const { machine, kit } = dossiers

@@ -19,10 +19,11 @@ const quickNodes = 3000
 
 /** What is worked out once for a machine, a kit and each set of the decisions it hangs on. */
 export function cachedBy<T>(
+  name: string,
   matters: (decided: Decisions) => unknown,
   make: (dossiers: JobDossiers, state: Chosen) => T,
 ): (dossiers: JobDossiers, state: Chosen) => T {
-  const known = perPair<T>()
+  const known = perPair<T>(name)
   return (dossiers, state) => known(dossiers, JSON.stringify(matters(state.decided)), () => make(dossiers, state))
 }
 
@@ -47,7 +48,7 @@ export function routeOptions(dossiers: JobDossiers, state: Chosen): RouteOptions
 export const hasPassages = ({ machine }: JobDossiers) => (machine.passages?.length ?? 0) > 0
 
 /** The loom laid from every mount place, best first by the shop's practice; null for a machine without passages. */
-export const routesOf = cachedBy(movesPlaces, (dossiers, state): Outcome<RoutePlan> | null => {
+export const routesOf = cachedBy('routes', movesPlaces, (dossiers, state): Outcome<RoutePlan> | null => {
   const { machine, kit } = dossiers
   return hasPassages(dossiers) ? planRoutes(machine, kit, routeOptions(dossiers, state)) : null
 })

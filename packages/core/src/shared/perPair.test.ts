@@ -3,7 +3,7 @@ import { perPair } from './perPair.ts'
 
 describe('what follows from a machine and a kit', () => {
   test('is made once per key, whatever it is, and the one asked for longest ago is forgotten first', () => {
-    const known = perPair<number | null>(2)
+    const known = perPair<number | null>('test', 2)
     const pair = { machine: {}, kit: {} }
     let made = 0
     const ask = (key: string) => known({ ...pair }, key, () => (made++ === 0 ? null : made))

@@ -1,30 +1,97 @@
 /** Two documents, told apart by which objects they are. */
-interface Pair {
+export interface DocumentPair {
   machine: object
   kit: object
 }
 
+/** What was remembered, by what it is and its key: plain data, for another thread. */
+export type Kept = Record<string, [key: string, value: unknown][]>
+
+interface Memory {
+  name: string
+  put: (pair: DocumentPair, key: string, value: unknown) => void
+}
+const memories: Memory[] = []
+
+/** Set while a piece of work may only read what is remembered, or while what it reads is written down. */
+let watching: { make: boolean; read: (name: string, key: string, value: unknown) => void } | null = null
+
+class NotKnown extends Error {}
+
 /**
  * Remembers what follows from a machine, a kit and some facts beside them, so that every job of the two shares it.
  * Documents are never changed once they are read.
+ * @param name of what is remembered, for {@link keptBy}
  * @param most results kept for one pair; the one asked for longest ago goes first
  */
-export function perPair<T>(most = 24): (pair: Pair, key: string, make: () => T) => T {
+export function perPair<T>(name: string, most = 24): (pair: DocumentPair, key: string, make: () => T) => T {
   const machines = new WeakMap<object, WeakMap<object, Map<string, T>>>()
-  return ({ machine, kit }, key, make) => {
+  const resultsOf = ({ machine, kit }: DocumentPair): Map<string, T> => {
     const kits = machines.get(machine) ?? new WeakMap<object, Map<string, T>>()
     machines.set(machine, kits)
     const known = kits.get(kit) ?? new Map<string, T>()
     kits.set(kit, known)
-    const has = known.has(key)
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- just seen to be there, whatever it is
-    const made = has ? (known.get(key) as T) : make()
+    return known
+  }
+  const remember = (known: Map<string, T>, key: string, value: T): void => {
     known.delete(key)
-    known.set(key, made)
+    known.set(key, value)
     for (const oldest of known.keys()) {
       if (known.size <= most) break
       known.delete(oldest)
     }
-    return made
   }
+  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- made by the same memory in another thread
+  memories.push({ name, put: (pair, key, value) => remember(resultsOf(pair), key, value as T) })
+  return (pair, key, make) => {
+    const known = resultsOf(pair)
+    const has = known.has(key)
+    if (!has && watching?.make === false) throw new NotKnown()
+    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- just seen to be there, whatever it is
+    const value = has ? (known.get(key) as T) : make()
+    remember(known, key, value)
+    watching?.read(name, key, value)
+    return value
+  }
+}
+
+/** Whether a piece of work finds all it stands on remembered; it makes nothing anew. */
+export function findsAllKnown(work: () => void): boolean {
+  const before = watching
+  watching = { make: false, read: () => undefined }
+  try {
+    work()
+    return true
+  } catch (error) {
+    if (error instanceof NotKnown) return false
+    throw error
+  } finally {
+    watching = before
+  }
+}
+
+/** All that a piece of work stands on, made where it was not known. */
+export function keptBy(work: () => void): Kept {
+  const before = watching
+  const kept: Kept = {}
+  const seen = new Set<string>()
+  watching = {
+    make: true,
+    read(name, key, value) {
+      if (seen.has(`${name} ${key}`)) return
+      seen.add(`${name} ${key}`)
+      ;(kept[name] ??= []).push([key, value])
+    },
+  }
+  try {
+    work()
+    return kept
+  } finally {
+    watching = before
+  }
+}
+
+/** Remembers what another thread has made of the same two documents. */
+export function remember(pair: DocumentPair, kept: Kept): void {
+  for (const { name, put } of memories) for (const [key, value] of kept[name] ?? []) put(pair, key, value)
 }

@@ -105,7 +105,7 @@ export function connectionPlan(dossiers: DossierPair, state?: Chosen): Match[] {
   const locks = state ? locksOf(dossiers.kit, state) : []
   return plans(dossiers, JSON.stringify(locks), () => proposeMatches(dossiers.machine, dossiers.kit, locks))
 }
-const plans = perPair<Match[]>()
+const plans = perPair<Match[]>('connections')
 
 /** How this shop joins wires. */
 export function joinPracticeOf(state: Chosen): JoinPractice {

@@ -1,7 +1,7 @@
 import { planAccess, type AccessOptions, type AccessTarget } from '@tidy-badger/core/access'
 import type { Machine } from '@tidy-badger/core/dossiers'
 import { daySpread, type JobDay } from '@tidy-badger/core/jobs'
-import { expose } from 'comlink'
+import { serve } from '../platform/serve.ts'
 
 const api = {
   spread: (day: Pick<JobDay, 'tasks' | 'people' | 'factor'>) => daySpread(day),
@@ -10,4 +10,4 @@ const api = {
 }
 export type DayApi = typeof api
 
-expose(api)
+serve(api)

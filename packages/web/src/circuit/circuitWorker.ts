@@ -1,5 +1,5 @@
 import { jobMeter, jobSupply, type JobDossiers, type JobState } from '@tidy-badger/core/jobs'
-import { expose } from 'comlink'
+import { serve } from '../platform/serve.ts'
 
 /** What of a job’s state the circuit hangs on. */
 export type Wired = Pick<JobState, 'decided' | 'connections'>
@@ -21,4 +21,4 @@ const api = {
 }
 export type CircuitApi = typeof api
 
-expose(api)
+serve(api)

@@ -11,7 +11,7 @@ import {
   type TrimProblem,
   type TrimSuggestion,
 } from '@tidy-badger/core/fuel-trim/compute'
-import { expose } from 'comlink'
+import { serve } from '../platform/serve.ts'
 
 export interface LogProblem {
   code: string
@@ -93,4 +93,4 @@ const api = {
 }
 
 export type FitApi = typeof api
-expose(api)
+serve(api)

@@ -16,6 +16,7 @@ import { TimerChips } from './components/TimerChips.tsx'
 import { NewerNotice } from './components/NewerNotice.tsx'
 import { ReopenedNotice } from './components/ReopenedNotice.tsx'
 import { RefusedNotice } from './components/RefusedNotice.tsx'
+import { wakePlanner } from './planClient.ts'
 import { listen, openJournal, useJournal } from './journalStore.ts'
 import { JobContext, useJob, useJobView, type JobView } from './useJob.ts'
 
@@ -30,6 +31,7 @@ export function JobLayout({ tools }: { tools?: ReactNode }) {
   const station = stations.find((known) => pathname.endsWith(`/${known}`))
   const at = station && stationNames[station]
   useEffect(() => {
+    wakePlanner()
     void openJournal(id)
     return listen(id)
   }, [id])

@@ -3,6 +3,7 @@ import { openStops } from '@tidy-badger/core/findings'
 import {
   jobFindings,
   learntTimes,
+  plansKnown,
   replay,
   stationProgress,
   undoBatch,
@@ -16,11 +17,12 @@ import {
 } from '@tidy-badger/core/jobs'
 import { connectionPlan, type Erratum, type Match } from '@tidy-badger/core/wiring'
 import { useQuery } from '@tanstack/react-query'
-import { createContext, useContext, useMemo } from 'react'
+import { createContext, useContext, useEffect, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { getKept } from '../platform/api/kept.ts'
 import { confirm } from './confirmStore.ts'
 import { append, entriesShown, useJournal } from './journalStore.ts'
+import { planBeside } from './planClient.ts'
 import { fetchErrata, type JobWithDossiers } from './api.ts'
 import { askForPerson } from './personStore.ts'
 
@@ -58,10 +60,15 @@ export function useJobView(): JobView | null {
     () => job && (samples?.length ? { ...job.dossiers, learnt: learntTimes(job.dossiers, samples) } : job.dossiers),
     [job, samples],
   )
-  return useMemo(() => {
+  const replayed = useMemo(() => {
     if (!job || !dossiers) return null
     const entries = entriesShown({ entries: stored, unsent, head })
-    const state = replay(dossiers, entries)
+    return { job, dossiers, entries, state: replay(dossiers, entries) }
+  }, [job, dossiers, stored, unsent, head])
+  const planned = usePlanned(replayed)
+  return useMemo(() => {
+    if (!planned) return null
+    const { job, dossiers, entries, state } = planned
     const plan = connectionPlan(dossiers, state)
     const errata = known ?? []
     const findings = jobFindings(dossiers, state, { plan, errata })
@@ -79,7 +86,37 @@ export function useJobView(): JobView | null {
       write: (...bodies) => write(dossiers, bodies),
       undo: (entry) => undo(dossiers, entries, entry),
     }
-  }, [job, dossiers, stored, unsent, head, known])
+  }, [planned, known])
+}
+
+type Replayed = Pick<JobView, 'job' | 'dossiers' | 'entries' | 'state'>
+
+/** Settles when the plans that are being made are there. */
+let planning: Promise<void> = Promise.resolve()
+
+/**
+ * The job with its plans made: as it is now where a tick has moved none, else as it was until they are made beside the screen.
+ * Where that cannot be, they are made here.
+ */
+function usePlanned(now: Replayed | null): Replayed | null {
+  const [made, setMade] = useState<Replayed | null>(null)
+  const [last, setLast] = useState<Replayed | null>(null)
+  const known = useMemo(() => now === null || plansKnown(now.dossiers, now.state), [now])
+  useEffect(() => {
+    if (known || !now) return
+    let gone = false
+    planning = planBeside(now.dossiers, now.entries)
+      .catch(() => undefined)
+      .then(() => {
+        if (!gone) setMade(now)
+      })
+    return () => {
+      gone = true
+    }
+  }, [now, known])
+  const current = known || made === now ? now : last
+  if (current !== last) setLast(current)
+  return current?.job.id === now?.job.id ? current : null
 }
 
 export const JobContext = createContext<JobView | null>(null)
@@ -90,8 +127,18 @@ export function useJob(): JobView {
   return view
 }
 
+let lastWritten = ''
+
 async function write(dossiers: JobDossiers, bodies: readonly EntryBody[]): Promise<boolean> {
+  // A second tap while the plans of the first are made is the same tap.
+  const moved = planning
+  let settled = false
+  void moved.then(() => (settled = true))
+  await Promise.resolve()
+  if (!settled && JSON.stringify(bodies) === lastWritten) return false
+  await moved
   if (!(await askForPerson())) return false
+  lastWritten = JSON.stringify(bodies)
   const result = await append(dossiers, bodies)
   if (result.ok) return true
   toast.error(result.message)

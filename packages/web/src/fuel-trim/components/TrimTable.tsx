@@ -43,7 +43,11 @@ export function TrimTable({
   }
   return (
     <div className="overflow-x-auto" role="region" aria-label="Trim table" tabIndex={-1}>
-      <table role="grid" onKeyDown={walk} className="w-full min-w-[620px] table-fixed border-separate border-spacing-[3px]">
+      <table
+        role="grid"
+        onKeyDown={walk}
+        className="w-full min-w-[620px] table-fixed border-separate border-spacing-[3px]"
+      >
         <caption className="sr-only">Trim in percent; throttle in percent across, engine speed in rpm down</caption>
         <thead>
           <tr>
