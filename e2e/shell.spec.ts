@@ -129,11 +129,11 @@ test('a job that is not there, and the way back', async ({ page, cutting }) => {
 })
 
 test('a ride is worked out beside the screen, not on it', async ({ page }) => {
-  await page.goto('/job/demo-upper-alp/hook-up')
-  await expect(page.getByRole('heading', { name: '7 of 7 ends connected' })).toBeVisible()
   // How long the screen is held is measured by the bench, on a quiet machine.
   const workers: string[] = []
   page.on('worker', (worker) => workers.push(worker.url()))
+  await page.goto('/job/demo-upper-alp/hook-up')
+  await expect(page.getByRole('heading', { name: '7 of 7 ends connected' })).toBeVisible()
   await page.getByRole('link', { name: /^Trim/ }).click()
   await expect(page.getByRole('heading', { name: /^Accept \d+ cells/ })).toBeVisible()
   expect(workers.filter((url) => url.includes('fitWorker'))).toHaveLength(1)

@@ -1,4 +1,5 @@
 import cookie from '@fastify/cookie'
+import compress from '@fastify/compress'
 import helmet from '@fastify/helmet'
 import fastifyStatic from '@fastify/static'
 import swagger from '@fastify/swagger'
@@ -7,6 +8,7 @@ import websocket from '@fastify/websocket'
 import Fastify, { LogController, type FastifyReply, type RouteOptions } from 'fastify'
 import { createJsonSchemaTransform } from 'fastify-type-provider-zod'
 import { existsSync } from 'node:fs'
+import { constants } from 'node:zlib'
 import { z } from 'zod'
 import { accessPlugin } from './access/index.ts'
 import { backupPlugin, backupService, startHousekeeping, type BackupService } from './backup/index.ts'
@@ -115,6 +117,12 @@ export async function buildApp(deps: AppDeps): Promise<App> {
   const pairing = pairingService(deps, (device) => live.dismiss(device))
   const routes = authGuard(server, pairing, deps.config.host)
   await server.register(helmet, { hsts: false, contentSecurityPolicy: { directives: contentRules } })
+  // What the page's build has not made smaller beforehand is made smaller here.
+  await server.register(compress, {
+    threshold: 2048,
+    encodings: ['br', 'gzip'],
+    brotliOptions: { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } },
+  })
   await server.register(websocket, { options: { maxPayload: 4096 } })
   await server.register(swagger, {
     openapi: {

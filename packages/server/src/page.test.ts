@@ -44,4 +44,12 @@ describe('the page', () => {
     expect(await links('/settings')).toBeUndefined()
     expect(await links('/job/%3Cx%3E%0d%0aa/trim')).toBeUndefined()
   })
+
+  test('answers are sent small to whoever reads that', async () => {
+    const whole = await get('/api/dossiers/machine/pellick-gorse-430')
+    const small = await get('/api/dossiers/machine/pellick-gorse-430', { 'accept-encoding': 'br' })
+    expect(small.headers['content-encoding']).toBe('br')
+    expect(small.rawPayload.length).toBeLessThan(whole.rawPayload.length / 3)
+    expect(brotliDecompressSync(small.rawPayload).toString()).toBe(whole.body)
+  })
 })

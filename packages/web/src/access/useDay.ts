@@ -1,39 +1,19 @@
-import { jobDay, learntDay, learntTimes, type JobDay, type LearntTimes, type TimeSample } from '@tidy-badger/core/jobs'
-import type { MinutesSpread } from '@tidy-badger/core/scheduling'
-import { useQuery } from '@tanstack/react-query'
-import { useEffect, useMemo, useState } from 'react'
-import { useJob } from '../jobs/index.ts'
-import { getKept } from '../platform/api/kept.ts'
-import { spreadOf } from './dayClient.ts'
+import type { WholeDay } from '@tidy-badger/core/jobs'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { dayBeside, useJob, useTimes } from '../jobs/index.ts'
 
-export interface DayView extends JobDay {
-  learnt: LearntTimes
-  /** Null while the worker is at it. */
-  spread: { whole: MinutesSpread; left: MinutesSpread } | null
-}
-
-/** The day of the open job, with the times finished jobs taught. */
-export function useDay(): DayView {
-  const { dossiers, state, job } = useJob()
-  const machine = dossiers.machine.id
-  const samples = useQuery({
-    queryKey: ['times', machine, job.id],
-    queryFn: () => getKept<TimeSample[]>(`/api/times?machine=${machine}&without=${job.id}`),
-  }).data
-  const learnt = useMemo(() => learntTimes(job.dossiers, samples ?? []), [job.dossiers, samples])
-  const factor = useMemo(() => learntDay(job.dossiers, samples ?? []), [job.dossiers, samples])
-  const day = useMemo(() => jobDay(dossiers, state, learnt, factor), [dossiers, state, learnt, factor])
-  const [spread, setSpread] = useState<DayView['spread']>(null)
-  useEffect(() => {
-    let gone = false
-    void spreadOf(day).then((made) => {
-      if (!gone) setSpread(made)
-    })
-    return () => {
-      gone = true
-    }
-  }, [day])
-  return { ...day, learnt, spread }
+/** The day of the open job, with the times finished jobs taught; null until it is worked out. Worked out once for all who show it. */
+export function useDay(): WholeDay | null {
+  const { dossiers, entries, job } = useJob()
+  const samples = useTimes(job)
+  const { data } = useQuery({
+    queryKey: ['day', job.id, entries.length, entries.at(-1)?.id, job.machine, job.kit, samples, dossiers.learnt?.size],
+    queryFn: () => dayBeside(job.dossiers, dossiers, entries, samples ?? []),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 10_000,
+  })
+  return data ?? null
 }
 
 /** Minutes as hours and minutes. */

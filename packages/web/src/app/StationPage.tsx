@@ -1,13 +1,14 @@
 import { trimBasis } from '@tidy-badger/core/fuel-trim'
 import { stations, type Station } from '@tidy-badger/core/dossiers'
-import { lazy, Suspense } from 'react'
+import { lazy, Suspense, useEffect, useRef } from 'react'
 import { Navigate, useParams } from 'react-router'
 import { Loading } from '../ui/states.tsx'
 import { HookUpPage } from '../wiring/index.ts'
 import { CheckKitPage, TakeInPage, WorkPage } from '../access/index.ts'
 import { SettingsList, useJob } from '../jobs/index.ts'
 
-const TrimPage = lazy(async () => ({ default: (await import('../fuel-trim/index.ts')).TrimPage }))
+const fuelTrim = () => import('../fuel-trim/index.ts')
+const TrimPage = lazy(async () => ({ default: (await fuelTrim()).TrimPage }))
 const LoomPage = lazy(async () => ({ default: (await import('../routing/index.ts')).LoomPage }))
 const HandBackPage = lazy(async () => ({ default: (await import('../handover/index.ts')).HandBackPage }))
 
@@ -15,6 +16,7 @@ const HandBackPage = lazy(async () => ({ default: (await import('../handover/ind
 export function StationPage() {
   const params = useParams()
   const { job } = useJob()
+  useRidePrepared()
   const station = stations.find((known) => known === params.station)
   if (!station) return <Navigate to={`/job/${job.id}`} replace />
   return (
@@ -22,6 +24,25 @@ export function StationPage() {
       <StationView key={station} station={station} />
     </Suspense>
   )
+}
+
+/** How long a job stands open before its newest ride is worked out for when it is asked for, ms. */
+const restMs = 2500
+
+function useRidePrepared(): void {
+  const { dossiers, state } = useJob()
+  const ride = state.logs.at(-1)?.log
+  const now = useRef({ dossiers, state })
+  useEffect(() => {
+    now.current = { dossiers, state }
+  })
+  useEffect(() => {
+    if (ride === undefined) return
+    // What fails here is said where it is asked for.
+    const prepare = async () => (await fuelTrim()).prepareTrim(now.current.dossiers, now.current.state)
+    const timer = setTimeout(() => void prepare().catch(() => undefined), restMs)
+    return () => clearTimeout(timer)
+  }, [ride])
 }
 
 function StationView({ station }: { station: Station }) {

@@ -1,1 +1,2 @@
 export { TrimPage } from './TrimPage.tsx'
+export { prepareTrim } from './useSuggestion.ts'

@@ -2,10 +2,11 @@ import {
   currentTrim,
   defaultLimits,
   requireTrimBasis,
+  trimBasis,
   trimOfRevision,
   type TrimProblem,
 } from '@tidy-badger/core/fuel-trim'
-import type { JobState } from '@tidy-badger/core/jobs'
+import type { JobDossiers, JobState } from '@tidy-badger/core/jobs'
 import { useEffect, useState } from 'react'
 import { useJob } from '../jobs/index.ts'
 import { Unreachable } from '../platform/api/http.ts'
@@ -22,6 +23,41 @@ export type SuggestionState =
   | ({ kind: 'ready' } & Extract<FitOutcome, { ok: true }>)
 
 type ImportedLog = JobState['logs'][number]
+
+/** What is asked of a log as things stand. */
+function questionOf(dossiers: JobDossiers, state: JobState, log: ImportedLog) {
+  const { machine } = dossiers
+  const { trim, target } = requireTrimBasis(dossiers)
+  const problem: TrimProblem = {
+    axes: { rpm: trim.rpm, load: trim.load },
+    trimPct: trimOfRevision(state, log.tableInForce),
+    currentPct: currentTrim(state),
+    target,
+    limits: { ...defaultLimits, ...machine.filters, idleRpm: machine.engine.idleRpm },
+    options: { gain: trim.gain, maxStepPct: trim.maxStepPct, boundsPct: trim.boundsPct },
+  }
+  const { stoichAfr } = machine.engine
+  return { problem, stoichAfr, of: JSON.stringify([log.mapping, stoichAfr, problem]) }
+}
+
+/** Works out what the newest ride says before anybody asks, beside the screen. */
+export async function prepareTrim(dossiers: JobDossiers, state: JobState): Promise<void> {
+  const log = state.logs.at(-1)
+  if (!log || !trimBasis(dossiers)) return
+  const { of, problem, stoichAfr } = questionOf(dossiers, state, log)
+  if (preparing?.of === of || (await keptFit(log.log, of))) return
+  const work = async () => {
+    const outcome = await fitLog(await logBytes(log.log), log.mapping, stoichAfr, problem, () => {}).done
+    if (outcome.ok) await keepFit(log.log, of, outcome)
+  }
+  const done = work().finally(() => {
+    if (preparing?.done === done) preparing = null
+  })
+  preparing = { of, done }
+  await done
+}
+/** What is being prepared: who asks for it meanwhile waits for it, and it is not done twice. */
+let preparing: { of: string; done: Promise<void> } | null = null
 
 /** What a log says about the present table; fitted anew whenever log or table change. */
 export function useSuggestion(log: ImportedLog | undefined, attempt: number): SuggestionState {
@@ -41,24 +77,18 @@ export function useSuggestion(log: ImportedLog | undefined, attempt: number): Su
       running?.cancel()
     }
     const work = async () => {
-      const { machine } = dossiers
-      const { trim, target } = requireTrimBasis(dossiers)
-      const problem: TrimProblem = {
-        axes: { rpm: trim.rpm, load: trim.load },
-        trimPct: trimOfRevision(state, log.tableInForce),
-        currentPct: currentTrim(state),
-        target,
-        limits: { ...defaultLimits, ...machine.filters, idleRpm: machine.engine.idleRpm },
-        options: { gain: trim.gain, maxStepPct: trim.maxStepPct, boundsPct: trim.boundsPct },
+      const { of, problem, stoichAfr } = questionOf(dossiers, state, log)
+      if (preparing?.of === of) {
+        show({ kind: 'working', share: 0.5, stage: 'reading the log', cancel })
+        await preparing.done.catch(() => undefined)
       }
-      const of = JSON.stringify([log.mapping, machine.engine.stoichAfr, problem])
       const kept = await keptFit(log.log, of)
       if (over) return
       if (kept) return show({ kind: 'ready', ...kept })
       show({ kind: 'working', share: 0, stage: 'fetching the log', cancel })
       const bytes = await logBytes(log.log)
       if (over) return
-      running = fitLog(bytes, log.mapping, machine.engine.stoichAfr, problem, (share, stage) =>
+      running = fitLog(bytes, log.mapping, stoichAfr, problem, (share, stage) =>
         show({ kind: 'working', share, stage, cancel }),
       )
       const outcome = await running.done

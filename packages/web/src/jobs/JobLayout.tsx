@@ -84,6 +84,8 @@ function StationNav({ view }: { view: JobView }) {
   const strip = useRef<HTMLElement>(null)
   const { pathname } = useLocation()
   useEffect(() => {
+    // Beside the work all stations are in sight; only over it, on a phone, the strip has to be moved.
+    if (!window.matchMedia('(max-width: 767px)').matches) return
     const here = strip.current?.querySelector<HTMLElement>('[aria-current=page]')
     if (here && strip.current) strip.current.scrollLeft = here.offsetLeft - 60
   }, [pathname])

@@ -1,31 +1,68 @@
-import { takePlans, type JobDossiers, type JournalEntry } from '@tidy-badger/core/jobs'
+import {
+  learntTimes,
+  replay,
+  takePlans,
+  wholeDay,
+  type JobDossiers,
+  type JournalEntry,
+  type LearntTimes,
+  type TimeSample,
+  type WholeDay,
+} from '@tidy-badger/core/jobs'
 import { wrap, type Remote } from 'comlink'
 import type { PlanApi } from './planWorker.ts'
 
-let worker: { api: Remote<PlanApi>; broke: Promise<never> } | null = null
+interface Planner {
+  api: Remote<PlanApi>
+  broke: Promise<never>
+}
+
+let planner: Planner | null = null
 let sent: ({ key: number } & Pick<JobDossiers, 'machine' | 'kit'>) | null = null
 
 /** Starts the thread that plans: called early, so that it has read its script when the first job is here. */
-export function wakePlanner(): { api: Remote<PlanApi>; broke: Promise<never> } {
-  if (worker) return worker
+export function wakePlanner(): Planner {
+  if (planner) return planner
   const thread = new Worker(new URL('./planWorker.ts', import.meta.url), { type: 'module' })
   const broke = new Promise<never>((_, fail) =>
     thread.addEventListener('error', () => fail(new Error('The planner could not be started.'))),
   )
   // Whoever waits for a plan hears of it.
   broke.catch(() => undefined)
-  worker = { api: wrap<PlanApi>(thread), broke }
-  return worker
+  planner = { api: wrap<PlanApi>(thread), broke }
+  return planner
 }
 
-/** Has the plans of a job made beside the screen, and takes them over. @throws where that thread does not work */
-export async function planBeside(dossiers: JobDossiers, entries: readonly JournalEntry[]): Promise<void> {
+/** Asks the planner about a job, once it has the job's documents. @throws where that thread does not work */
+function ask<T>(dossiers: JobDossiers, what: (api: Remote<PlanApi>, key: number) => Promise<T>): Promise<T> {
   const { api, broke } = wakePlanner()
-  const { machine, kit, learnt } = dossiers
+  const { machine, kit } = dossiers
   if (sent?.machine !== machine || sent.kit !== kit) {
     sent = { key: (sent?.key ?? 0) + 1, machine, kit }
     void api.take(sent.key, { machine, kit })
   }
-  const plans = await Promise.race([api.compile(sent.key, learnt, [...entries]), broke])
+  return Promise.race([what(api, sent.key), broke])
+}
+
+/** Has the plans of a job made beside the screen, and takes them over. @throws where that thread does not work */
+export async function planBeside(dossiers: JobDossiers, entries: readonly JournalEntry[]): Promise<void> {
+  const plans = await ask(dossiers, (api, key) => api.compile(key, dossiers.learnt, [...entries]))
   if (plans) takePlans(dossiers, plans)
+}
+
+/** What finished jobs taught about the times of a job. @param taught its documents, without what was learnt */
+export function learnBeside(taught: JobDossiers, samples: TimeSample[]): Promise<LearntTimes> {
+  return ask(taught, (api, key) => api.learn(key, samples)).catch(() => learntTimes(taught, samples))
+}
+
+/** The day of a job; null where another was asked for meanwhile. @param taught its documents, without what was learnt */
+export function dayBeside(
+  taught: JobDossiers,
+  dossiers: JobDossiers,
+  entries: readonly JournalEntry[],
+  samples: TimeSample[],
+): Promise<WholeDay | null> {
+  return ask(dossiers, (api, key) => api.day(key, dossiers.learnt, [...entries], samples)).catch(() =>
+    wholeDay(taught, dossiers, replay(dossiers, entries), samples),
+  )
 }

@@ -2,7 +2,6 @@ import { voidedEntries } from '@tidy-badger/core/journal'
 import { openStops } from '@tidy-badger/core/findings'
 import {
   jobFindings,
-  learntTimes,
   plansKnown,
   replay,
   stationProgress,
@@ -22,7 +21,7 @@ import { toast } from 'sonner'
 import { getKept } from '../platform/api/kept.ts'
 import { confirm } from './confirmStore.ts'
 import { append, entriesShown, useJournal } from './journalStore.ts'
-import { planBeside } from './planClient.ts'
+import { learnBeside, planBeside } from './planClient.ts'
 import { fetchErrata, type JobWithDossiers } from './api.ts'
 import { askForPerson } from './personStore.ts'
 
@@ -51,15 +50,15 @@ export function useJobView(): JobView | null {
   const unsent = useJournal((state) => state.unsent)
   const head = useJournal((state) => state.head)
   const known = useQuery({ queryKey: ['errata'], queryFn: fetchErrata }).data
-  const samples = useQuery({
-    queryKey: ['times', job?.dossiers.machine.id, job?.id],
-    queryFn: () => getKept<TimeSample[]>(`/api/times?machine=${job?.dossiers.machine.id}&without=${job?.id}`),
-    enabled: job !== null,
-  }).data
-  const dossiers = useMemo(
-    () => job && (samples?.length ? { ...job.dossiers, learnt: learntTimes(job.dossiers, samples) } : job.dossiers),
-    [job, samples],
-  )
+  const taught = job?.dossiers
+  const samples = useTimes(job)
+  const { data: learnt } = useQuery({
+    queryKey: ['learnt', job?.machine, job?.kit, samples],
+    queryFn: () => (taught && samples?.length ? learnBeside(taught, samples) : null),
+    enabled: taught !== undefined && samples !== undefined,
+    staleTime: Infinity,
+  })
+  const dossiers = useMemo(() => taught && (learnt ? { ...taught, learnt } : taught), [taught, learnt])
   const replayed = useMemo(() => {
     if (!job || !dossiers) return null
     const entries = entriesShown({ entries: stored, unsent, head })
@@ -117,6 +116,16 @@ function usePlanned(now: Replayed | null): Replayed | null {
   const current = known || made === now ? now : last
   if (current !== last) setLast(current)
   return current?.job.id === now?.job.id ? current : null
+}
+
+/** How long finished jobs on the machine of a job took, for the time each thing takes. */
+export function useTimes(job: JobWithDossiers | null): TimeSample[] | undefined {
+  const machine = job?.dossiers.machine.id
+  return useQuery({
+    queryKey: ['times', machine, job?.id],
+    queryFn: () => getKept<TimeSample[]>(`/api/times?machine=${machine}&without=${job?.id}`),
+    enabled: job !== null,
+  }).data
 }
 
 export const JobContext = createContext<JobView | null>(null)

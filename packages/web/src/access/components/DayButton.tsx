@@ -9,14 +9,14 @@ import { DayPanel } from './DayPanel.tsx'
 /** How much is left of the job, in its head; the day one tap further. */
 export function DayButton() {
   const [open, setOpen] = useState(false)
-  const { spread } = useDay()
+  const day = useDay()
   useKeys({ d: () => setOpen(true) })
   return (
     <>
       <HeadButton onClick={() => setOpen(true)}>
         <Clock3 aria-hidden size={20} />
         <span className="max-sm:sr-only">Left</span>
-        <span className="figures text-[16px]">{spread ? hours(spread.left.p50) : '–:––'}</span>
+        <span className="figures text-[16px]">{day ? hours(day.spread.left.p50) : '–:––'}</span>
       </HeadButton>
       <Sheet open={open} onClose={() => setOpen(false)} title="The day" hint="From taking in to closing up." wide>
         <DayPanel />

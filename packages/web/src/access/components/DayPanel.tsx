@@ -14,12 +14,12 @@ export function DayPanel() {
   const { state, write, job } = useJob()
   const day = useDay()
   const people = peopleOf(state)
-  const learnt = day.tasks.filter((task) => task.learntFrom > 0)
+  const learnt = (day?.tasks ?? []).filter((task) => task.learntFrom > 0)
   return (
     <div className="flex flex-col gap-4">
       <div className="flex flex-wrap items-end justify-between gap-4">
         <p className="text-[18px]">
-          {day.spread ? (
+          {day ? (
             <>
               Still to do: <b className="figures text-[26px]">{hours(day.spread.left.p50)}</b> as a rule,{' '}
               <b className="figures text-[26px]">{hours(day.spread.left.p90)}</b> nine times in ten
@@ -45,7 +45,7 @@ export function DayPanel() {
           ))}
         </div>
       </div>
-      <DayStrip day={day} />
+      {day && <DayStrip day={day} />}
       <p className="text-[15px] text-quiet">
         Filled: done. On a bar: critical, the end moves with it. Hatched: a wait that runs by itself.
       </p>
@@ -56,7 +56,7 @@ export function DayPanel() {
           </summary>
           <ul className="grid gap-x-6 sm:grid-cols-2">
             {learnt.map((task) => {
-              const known = day.learnt.get(task.id)
+              const known = day?.learnt.get(task.id)
               return (
                 <li key={task.id} className="flex justify-between gap-3 border-b-2 border-line-soft py-1">
                   <span className="min-w-0 truncate">{task.words}</span>

@@ -1,9 +1,9 @@
-import type { DayTask } from '@tidy-badger/core/jobs'
+import type { DayTask, WholeDay } from '@tidy-badger/core/jobs'
 import type { Slot } from '@tidy-badger/core/scheduling'
 import { stationNames, stations } from '@tidy-badger/core/dossiers'
 import { useNavigate } from 'react-router'
 import { useJob } from '../../jobs/index.ts'
-import { hours, type DayView } from '../useDay.ts'
+import { hours } from '../useDay.ts'
 import { selectWork, useWorkSelection } from '../store.ts'
 
 /** Narrowest a minute is drawn. */
@@ -12,7 +12,7 @@ const laneNamePx = 56
 const hatch = 'repeating-linear-gradient(135deg, var(--line) 0 3px, transparent 3px 8px)'
 
 /** The day as a strip: a lane for each person and one for waits; critical pieces stand on a bar, done ones are filled. */
-export function DayStrip({ day }: { day: DayView }) {
+export function DayStrip({ day }: { day: WholeDay }) {
   const { schedule, tasks, people } = day
   const of = new Map(tasks.map((task) => [task.id, task]))
   const critical = new Set(schedule.critical)
@@ -61,7 +61,7 @@ export function DayStrip({ day }: { day: DayView }) {
 }
 
 /** Which station reigns when. */
-function StationBand({ day }: { day: DayView }) {
+function StationBand({ day }: { day: WholeDay }) {
   const of = new Map(day.tasks.map((task) => [task.id, task.station]))
   const spans = stations.flatMap((station) => {
     const slots = day.schedule.slots.filter((slot) => of.get(slot.task) === station && slot.who.length > 0)

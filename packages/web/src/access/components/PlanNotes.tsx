@@ -2,7 +2,7 @@ import { targetKey, type AccessPlan } from '@tidy-badger/core/access'
 import { accessOf, accessOptionsOf } from '@tidy-badger/core/jobs'
 import { useEffect, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
-import { finishPlan } from '../dayClient.ts'
+import { finishPlan } from '../finishPlan.ts'
 
 /** What is to be known of the plan as a whole: its figures, its gaps, and whether it is proven the least. */
 export function PlanNotes() {

@@ -11,6 +11,14 @@ import { PhotoRow } from './PhotoRow.tsx'
 
 /** The journal, newest first, every entry with its way back. */
 export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Sheet open={open} onClose={onClose} title="Journal" hint="Everything written down on this job, newest first." wide>
+      <JournalEntries />
+    </Sheet>
+  )
+}
+
+function JournalEntries() {
   const { job, entries, voided, dossiers, write, undo, state } = useJob()
   const unsent = useJournal((store) => store.unsent)
   const waiting = new Set(unsent.flatMap((batch) => batch.entries.map((entry) => entry.id)))
@@ -23,7 +31,7 @@ export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => 
     if (text.trim() !== '' && (await write({ kind: 'note', text: text.trim() }))) setText('')
   }
   return (
-    <Sheet open={open} onClose={onClose} title="Journal" hint="Everything written down on this job, newest first." wide>
+    <>
       <form
         className="mb-4 flex gap-2"
         onSubmit={(event) => {
@@ -88,7 +96,7 @@ export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => 
         })}
       </ol>
       {entries.length === 0 && <p className="text-quiet">Nothing yet. The first tick stands here.</p>}
-    </Sheet>
+    </>
   )
 }
 
