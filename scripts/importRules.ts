@@ -42,7 +42,7 @@ export const importRules: { forbidden: IForbiddenRuleType[]; options: ICruiseOpt
       name: 'front-door-only',
       comment: 'another capability only through its index.ts (or, in core, its compute.ts)',
       severity: 'error',
-      from: { path: `^packages/([^/]+)/src/(${capabilities})/`, pathNot: '(\\.test|Case)\\.ts$' },
+      from: { path: `^packages/([^/]+)/src/(${capabilities})/`, pathNot: '(\\.test|Case)\\.tsx?$' },
       to: {
         path: `^packages/[^/]+/src/(${capabilities})/`,
         pathNot: [

@@ -136,22 +136,31 @@ export function useJob(): JobView {
   return view
 }
 
-let lastWritten = ''
+/** What is being written, or is written and not shown yet: a second tap on it is the same tap. */
+let underWay: string | null = null
 
 async function write(dossiers: JobDossiers, bodies: readonly EntryBody[]): Promise<boolean> {
-  // A second tap while the plans of the first are made is the same tap.
-  const moved = planning
-  let settled = false
-  void moved.then(() => (settled = true))
-  await Promise.resolve()
-  if (!settled && JSON.stringify(bodies) === lastWritten) return false
-  await moved
-  if (!(await askForPerson())) return false
-  lastWritten = JSON.stringify(bodies)
-  const result = await append(dossiers, bodies)
-  if (result.ok) return true
-  toast.error(result.message)
-  return false
+  const what = JSON.stringify(bodies)
+  if (what === underWay) return false
+  underWay = what
+  try {
+    await planning
+    if (!(await askForPerson())) return false
+    const result = await append(dossiers, bodies)
+    if (result.ok) return true
+    toast.error(result.message)
+    return false
+  } finally {
+    void shown().then(() => {
+      if (underWay === what) underWay = null
+    })
+  }
+}
+
+/** Once what was written is on the screen, with the plans it moved. */
+async function shown(): Promise<void> {
+  await new Promise((drawn) => setTimeout(drawn))
+  await planning
 }
 
 async function undo(dossiers: JobDossiers, entries: readonly JournalEntry[], target: string): Promise<boolean> {
