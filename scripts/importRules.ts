@@ -79,7 +79,7 @@ export const importRules: { forbidden: IForbiddenRuleType[]; options: ICruiseOpt
     {
       name: 'cases-only-in-tests',
       severity: 'error',
-      from: { path: '^packages/', pathNot: '(\\.test|Case)\\.ts$' },
+      from: { path: '^packages/', pathNot: '(\\.test|Case)\\.tsx?$' },
       to: { path: 'Case\\.ts$' },
     },
     {

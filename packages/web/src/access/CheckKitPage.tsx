@@ -26,9 +26,9 @@ export function CheckKitPage() {
       picture={
         <Tabs.Root defaultValue="kit">
           <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-            <h2 className="text-[22px] font-bold">
+            <h2 className="text-title font-bold">
               Lay out the {dossiers.kit.model}{' '}
-              <span className="figures text-[16px] font-normal text-quiet">
+              <span className="figures text-body font-normal text-quiet">
                 {parts.length - open.length} of {parts.length}
               </span>
             </h2>
@@ -130,7 +130,7 @@ function PartRow({ part, current }: { part: KitPart; current: boolean }) {
     >
       <span className="min-w-0 flex-1 basis-48">
         <span className="figures mr-2 text-quiet">{part.count} ×</span>
-        <span className={current ? 'text-[18px] font-semibold' : ''}>{part.name}</span>
+        <span className={current ? 'text-lead font-semibold' : ''}>{part.name}</span>
         {now === 'from stock' && <span className="block text-quiet">{state.parts[part.id]?.instead}</span>}
       </span>
       <span role="group" aria-label={part.name} className="flex flex-wrap gap-1.5">
@@ -162,7 +162,7 @@ function ToolRow({ need }: { need: ToolNeed }) {
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-line-soft px-2 py-1.5">
       <span className="min-w-0 flex-1 basis-48">
         <span className="font-semibold">{need.tool}</span>
-        <span className="block text-[15px] text-quiet">{need.for.join(', ')}</span>
+        <span className="block text-small text-quiet">{need.for.join(', ')}</span>
       </span>
       <span role="group" aria-label={need.tool} className="flex gap-1.5">
         {(['present', 'missing'] as const).map((choice) => (
@@ -186,7 +186,7 @@ function Pressed({ on, bad, onPress, children }: { on: boolean; bad: boolean; on
       type="button"
       aria-pressed={on}
       onClick={() => !on && onPress()}
-      className={`min-h-11 rounded-lg border-2 px-3 text-[15px] font-semibold ${on ? (bad ? 'border-stop bg-stop text-paper' : 'border-ink bg-ink text-ground') : 'border-line'}`}
+      className={`min-h-11 rounded-lg border-2 px-3 text-small font-semibold ${on ? (bad ? 'border-stop bg-stop text-paper' : 'border-ink bg-ink text-ground') : 'border-line'}`}
     >
       {children}
     </button>
@@ -199,12 +199,12 @@ function UsesUp() {
     <ul>
       {consumables(dossiers, state).map((item) => (
         <li key={item.name} className="flex items-baseline gap-4 border-b-2 border-line-soft px-2 py-2">
-          <span className="figures w-20 shrink-0 text-right text-[18px] font-semibold">
+          <span className="figures w-20 shrink-0 text-right text-lead font-semibold">
             {Number.isInteger(item.amount) ? item.amount : item.amount.toFixed(2)} {item.unit}
           </span>
           <span>
             {item.name}
-            <span className="block text-[15px] text-quiet">{item.basis}</span>
+            <span className="block text-small text-quiet">{item.basis}</span>
           </span>
         </li>
       ))}

@@ -21,7 +21,7 @@ export function TakeInPage() {
     <WorkPage station="take-in">
       <div className="mt-5 flex flex-col gap-6 border-t-2 border-line-soft pt-4">
         <section>
-          <h3 className="mb-2 text-[20px] font-bold">For this job</h3>
+          <h3 className="mb-2 text-title font-bold">For this job</h3>
           <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2">
             {takeInQuestions.map((question) => (
               <Answer key={question} question={question} />
@@ -31,7 +31,7 @@ export function TakeInPage() {
         <EarlierWorkFound />
         <ToldNote />
         <section>
-          <h3 className="mb-2 text-[20px] font-bold">As it came in</h3>
+          <h3 className="mb-2 text-title font-bold">As it came in</h3>
           <BeforePhotos />
         </section>
       </div>
@@ -85,7 +85,7 @@ function EarlierWorkFound() {
   }
   return (
     <section>
-      <h3 className="mb-2 text-[20px] font-bold">Found from earlier work</h3>
+      <h3 className="mb-2 text-title font-bold">Found from earlier work</h3>
       <ul className="mb-2">
         {state.found.map((found) => (
           <li key={found.entry} className="border-b-2 border-line-soft py-2">
@@ -153,7 +153,7 @@ function ToldNote() {
   }
   return (
     <section>
-      <h3 className="mb-2 text-[20px] font-bold">Told to the owner</h3>
+      <h3 className="mb-2 text-title font-bold">Told to the owner</h3>
       <p className="border-l-[5px] border-lamp pl-3">{lawfulNote}</p>
       {last ? (
         <p className="mt-2 font-semibold">

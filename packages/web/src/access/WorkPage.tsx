@@ -111,7 +111,7 @@ function Practices() {
         now={now}
         onChoose={(value) => void write(batteryChosen.answer(state, {}, value))}
       />
-      <p className="text-[15px] text-quiet">Positive first is not offered: the spanner would arc on the frame.</p>
+      <p className="text-small text-quiet">Positive first is not offered: the spanner would arc on the frame.</p>
       {place && machine.places && (
         <label className="flex flex-col">
           <span className="font-head font-bold">Where the module goes</span>

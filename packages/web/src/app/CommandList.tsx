@@ -18,7 +18,7 @@ export function CommandButton() {
     <button
       type="button"
       onClick={() => show(true)}
-      className="flex min-h-11 items-center gap-2 rounded-lg border-2 border-current px-3 text-[15px] font-semibold"
+      className="flex min-h-11 items-center gap-2 rounded-lg border-2 border-current px-3 text-small font-semibold"
     >
       <Keyboard aria-hidden size={20} /> <span className="max-sm:sr-only">Commands</span>{' '}
       <kbd className="figures max-sm:hidden">K</kbd>
@@ -60,9 +60,9 @@ export function CommandList() {
           <Command label="Commands">
             <Command.Input
               placeholder="Where to, or what to do?"
-              className="!min-h-14 w-full !rounded-none !border-0 !border-b-2 !border-ink text-[18px]"
+              className="!min-h-14 w-full !rounded-none !border-0 !border-b-2 !border-ink text-lead"
             />
-            <Command.List className="max-h-[60dvh] overflow-y-auto p-2 [&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-[15px] [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-quiet">
+            <Command.List className="max-h-[60dvh] overflow-y-auto p-2 [&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-small [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-quiet">
               <Command.Empty className="px-3 py-4 text-quiet">Nothing by that name.</Command.Empty>
               {jobId && (
                 <Command.Group heading="Stations of this job">
@@ -119,10 +119,10 @@ function Item({ children, keys, onSelect }: { children: React.ReactNode; keys?: 
   return (
     <Command.Item
       onSelect={onSelect}
-      className="flex min-h-11 cursor-pointer items-center justify-between gap-3 rounded-lg px-3 text-[17px] data-[selected=true]:bg-ink data-[selected=true]:text-ground"
+      className="flex min-h-11 cursor-pointer items-center justify-between gap-3 rounded-lg px-3 text-lead data-[selected=true]:bg-ink data-[selected=true]:text-ground"
     >
       <span>{children}</span>
-      {keys && <kbd className="figures text-[15px]">{keys}</kbd>}
+      {keys && <kbd className="figures text-small">{keys}</kbd>}
     </Command.Item>
   )
 }

@@ -55,13 +55,13 @@ export function HelpSheet() {
       read
       hint="Keys, and words of the trade as they are used here."
     >
-      <h3 className="mb-1 text-[18px] font-bold">Keys</h3>
+      <h3 className="mb-1 text-lead font-bold">Keys</h3>
       <dl className="mb-5 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
         {keys.map(([key, says]) => (
           <Entry key={key} term={<kbd className="figures">{key}</kbd>} says={says} />
         ))}
       </dl>
-      <h3 className="mb-1 text-[18px] font-bold">Words</h3>
+      <h3 className="mb-1 text-lead font-bold">Words</h3>
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
         {words.map(([word, says]) => (
           <Entry key={word} term={word} says={says} />

@@ -49,15 +49,15 @@ export function SettingsPage() {
   }, [])
   return (
     <main id="main" className="mx-auto w-full max-w-2xl px-4 py-6 lg:px-8">
-      <h1 className="mb-1 text-3xl font-bold">Settings</h1>
+      <h1 className="mb-1 text-head font-bold">Settings</h1>
       <p className="mb-6 text-quiet">
         Of this device. What is typed is metric, as fields say; a decimal comma and a decimal point both count.
       </p>
       <div className="flex flex-col gap-6">
-        <label className="flex flex-col font-head text-xl font-bold">
+        <label className="flex flex-col font-head text-title font-bold">
           Light or dark
           <select
-            className="font-text text-[16px] font-normal"
+            className="font-text text-body font-normal"
             value={theme}
             onChange={(event) => setTheme(themes.find((item) => item === event.target.value) ?? 'auto')}
           >
@@ -66,10 +66,10 @@ export function SettingsPage() {
             <option value="dark">dark</option>
           </select>
         </label>
-        <label className="flex flex-col font-head text-xl font-bold">
+        <label className="flex flex-col font-head text-title font-bold">
           Size of text and buttons
           <select
-            className="font-text text-[16px] font-normal"
+            className="font-text text-body font-normal"
             value={size}
             onChange={(event) => set({ size: textSizes.find((item) => String(item) === event.target.value) ?? 100 })}
           >
@@ -80,10 +80,10 @@ export function SettingsPage() {
             ))}
           </select>
         </label>
-        <label className="flex flex-col font-head text-xl font-bold">
+        <label className="flex flex-col font-head text-title font-bold">
           Dates
           <select
-            className="font-text text-[16px] font-normal"
+            className="font-text text-body font-normal"
             value={dates}
             onChange={(event) => set({ dates: dateForms.find((item) => item === event.target.value) ?? dates })}
           >
@@ -94,10 +94,10 @@ export function SettingsPage() {
             ))}
           </select>
         </label>
-        <label className="flex flex-col font-head text-xl font-bold">
+        <label className="flex flex-col font-head text-title font-bold">
           Units
           <select
-            className="font-text text-[16px] font-normal"
+            className="font-text text-body font-normal"
             value={figures.units}
             onChange={(event) => set({ figures: { ...figures, units: event.target.value === 'US' ? 'US' : 'metric' } })}
           >
@@ -105,10 +105,10 @@ export function SettingsPage() {
             <option value="US">US, metric in brackets</option>
           </select>
         </label>
-        <label className="flex flex-col font-head text-xl font-bold">
+        <label className="flex flex-col font-head text-title font-bold">
           Decimals
           <select
-            className="font-text text-[16px] font-normal"
+            className="font-text text-body font-normal"
             value={figures.decimals}
             onChange={(event) =>
               set({ figures: { ...figures, decimals: event.target.value === 'comma' ? 'comma' : 'point' } })
@@ -127,7 +127,7 @@ export function SettingsPage() {
           Single keys do things (space, N, K, J and others; ? shows them)
         </label>
         <fieldset>
-          <legend className="font-head text-xl font-bold">A wireless clicker</legend>
+          <legend className="font-head text-title font-bold">A wireless clicker</legend>
           <p className="mb-2 text-quiet">
             Choose a field and press the clicker’s button: hands stay on the machine, the clicker ticks.
           </p>

@@ -54,7 +54,7 @@ function App() {
       </QueryClientProvider>
       <Toaster
         position="top-center"
-        toastOptions={{ className: '!text-[16px] !font-text !rounded-lg', duration: 7000 }}
+        toastOptions={{ className: '!text-body !font-text !rounded-lg', duration: 7000 }}
       />
     </ErrorBoundary>
   )

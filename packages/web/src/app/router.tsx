@@ -54,7 +54,7 @@ function Yard() {
   return (
     <div className="min-h-full">
       <header className="flex h-[60px] items-center justify-between bg-spine px-4 text-[#f4f4ef] lg:px-8">
-        <Link to="/" className="flex min-h-11 items-center gap-3 font-head text-[20px] font-bold">
+        <Link to="/" className="flex min-h-11 items-center gap-3 font-head text-title font-bold">
           <Stripes className="!mx-0 h-6 max-[430px]:w-16" />
           <span className="max-[430px]:sr-only">Tidy Badger</span>
         </Link>

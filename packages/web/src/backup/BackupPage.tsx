@@ -16,8 +16,8 @@ export function BackupPage() {
   }, [])
   return (
     <main className="mx-auto w-full max-w-4xl px-4 py-6 lg:px-8">
-      <h1 className="text-3xl font-bold">Backup</h1>
-      <p className="mt-1 max-w-2xl text-[17px] text-quiet">
+      <h1 className="text-head font-bold">Backup</h1>
+      <p className="mt-1 max-w-2xl text-lead text-quiet">
         One file holds the whole yard: jobs, journals, logs, photos, dossiers, drafts and paired devices. Keep one where
         a fire or a thief in the workshop does not reach.
       </p>
@@ -42,11 +42,11 @@ export function BackupPage() {
 function Take() {
   return (
     <section>
-      <h2 className="mb-2 text-[20px] font-bold">Take one with you</h2>
+      <h2 className="mb-2 text-title font-bold">Take one with you</h2>
       <a
         href="/api/backup"
         download
-        className="inline-flex min-h-14 items-center gap-3 rounded-lg border-2 border-lamp bg-lamp px-5 text-[18px] font-bold text-[#15181a]"
+        className="inline-flex min-h-14 items-center gap-3 rounded-lg border-2 border-lamp bg-lamp px-5 text-lead font-bold text-[#15181a]"
       >
         <Download aria-hidden size={22} /> Save the yard as a file
       </a>
@@ -69,7 +69,7 @@ function BringBack() {
   })
   return (
     <section>
-      <h2 className="mb-2 text-[20px] font-bold">Bring one back</h2>
+      <h2 className="mb-2 text-title font-bold">Bring one back</h2>
       <FileButton
         accept=".zip,application/zip"
         label="Backup file"
@@ -108,7 +108,7 @@ function Nightly({ state }: { state: BackupState }) {
   const { nightly, keep, problem } = state
   return (
     <section>
-      <h2 className="mb-2 text-[20px] font-bold">Every night</h2>
+      <h2 className="mb-2 text-title font-bold">Every night</h2>
       {problem !== null && (
         <p role="alert" className="mb-2 border-l-[5px] border-stop pl-3">
           <b>The last copy was not made.</b> {problem}
@@ -147,7 +147,7 @@ function Copies({ state }: { state: BackupState }) {
   return (
     <section>
       <div className="mb-2 flex flex-wrap items-center justify-between gap-3">
-        <h2 className="text-[20px] font-bold">Copies on this machine</h2>
+        <h2 className="text-title font-bold">Copies on this machine</h2>
         <Button disabled={copy.isPending} onClick={() => copy.mutate()}>
           <FolderSync aria-hidden size={20} /> {copy.isPending ? 'Copying…' : 'Copy now'}
         </Button>

@@ -47,7 +47,7 @@ function Pins({ planned, built }: { planned: readonly ModuleSupply[]; built: rea
         <PinRows title={built ? 'As planned' : null} rows={planned} />
         {built && <PinRows title="As joined now" rows={built} />}
       </table>
-      <p className="text-[15px] text-quiet">
+      <p className="text-small text-quiet">
         Red lead on the module’s supply pin, black on its ground; its ground against battery negative. With everything
         on that the state brings, along the machine’s own wires.
       </p>

@@ -35,7 +35,7 @@ export function DossierPage() {
       <Link to="/dossiers" className="font-semibold underline underline-offset-4">
         Machines and kits
       </Link>
-      <h1 className="mt-2 text-3xl font-bold">
+      <h1 className="mt-2 text-head font-bold">
         {shown.maker} {shown.model}
       </h1>
       <p className="text-quiet">{shown.source}</p>
@@ -91,7 +91,7 @@ function Changes({ after }: { after: Dossier }) {
   const changes = compareDossiers(before.data.document, after)
   return (
     <section className="mt-5">
-      <h2 className="text-xl font-bold">What changed since version {after.version - 1}</h2>
+      <h2 className="text-title font-bold">What changed since version {after.version - 1}</h2>
       <ul className="mt-1 flex flex-col gap-0.5">
         {changes.map((change) => (
           <li
@@ -115,7 +115,7 @@ function Plugs({ machine }: { machine: Machine }) {
   return (
     <section className="mt-5 grid gap-6 lg:grid-cols-[1fr_400px]">
       <div>
-        <h2 className="mb-2 text-xl font-bold">
+        <h2 className="mb-2 text-title font-bold">
           {counted(machine.connectors.length, 'plug')}, {counted(machine.wires.length, 'wire')}
         </h2>
         <ul className="grid gap-1 sm:grid-cols-2">
@@ -134,7 +134,7 @@ function Plugs({ machine }: { machine: Machine }) {
         </ul>
       </div>
       <div>
-        <h2 className="mb-2 text-xl font-bold">{connector.name}</h2>
+        <h2 className="mb-2 text-title font-bold">{connector.name}</h2>
         <PlugFace key={connector.id} machine={machine} connector={connector} />
         <p className="mt-2">{asHeading(connector.place)}.</p>
         <p className="mt-2 flex flex-wrap gap-x-5">
@@ -163,14 +163,14 @@ function Plugs({ machine }: { machine: Machine }) {
 function Ends({ kit }: { kit: Extract<Dossier, { kind: 'kit' }> }) {
   return (
     <section className="mt-5">
-      <h2 className="mb-1 text-xl font-bold">{kit.ends.length} ends</h2>
+      <h2 className="mb-1 text-title font-bold">{kit.ends.length} ends</h2>
       <ul className="grid gap-x-8 sm:grid-cols-2">
         {kit.ends.map((end) => (
           <li key={end.id} className="flex min-h-9 items-center gap-3">
             <span className="w-12 shrink-0 rounded-lg border-2 border-ink text-center font-head font-bold">
               {end.tag}
             </span>
-            {end.name} <span className="figures text-[15px] text-quiet">{end.branchM.toFixed(2)} m</span>
+            {end.name} <span className="figures text-small text-quiet">{end.branchM.toFixed(2)} m</span>
           </li>
         ))}
       </ul>

@@ -27,10 +27,10 @@ export function DossiersPage() {
         <Link to="/" className="font-semibold underline underline-offset-4">
           The yard
         </Link>
-        <h1 className="mt-2 mb-4 text-3xl font-bold">Machines and kits</h1>
+        <h1 className="mt-2 mb-4 text-head font-bold">Machines and kits</h1>
         {(['machine', 'kit'] as const).map((kind) => (
           <section key={kind} className="mb-6">
-            <h2 className="mb-1 text-xl font-bold">{kind === 'machine' ? 'Machines' : 'Kits'}</h2>
+            <h2 className="mb-1 text-title font-bold">{kind === 'machine' ? 'Machines' : 'Kits'}</h2>
             <ul className="divide-y-2 divide-line-soft">
               {newest
                 .filter((row) => row.kind === kind)
@@ -41,10 +41,10 @@ export function DossiersPage() {
                       className="flex min-h-12 items-center justify-between gap-3 py-1"
                     >
                       <span>
-                        <span className="text-[17px] font-bold">{row.name}</span>{' '}
+                        <span className="text-lead font-bold">{row.name}</span>{' '}
                         <span className="text-quiet">{row.about}</span>
                       </span>
-                      <span className="figures shrink-0 text-[15px] text-quiet">
+                      <span className="figures shrink-0 text-small text-quiet">
                         {row.draft ? 'with gaps, ' : ''}version {row.version}
                       </span>
                     </Link>
@@ -57,7 +57,7 @@ export function DossiersPage() {
       <aside className="flex flex-col gap-6">
         <NewMachine rows={newest.filter((row) => row.kind === 'machine')} />
         <section>
-          <h2 className="mb-1 text-xl font-bold">Being written</h2>
+          <h2 className="mb-1 text-title font-bold">Being written</h2>
           <ul>
             {(drafts.data ?? []).map((draft) => (
               <li key={draft.id}>
@@ -114,7 +114,7 @@ function NewMachine({ rows }: { rows: DossierRow[] }) {
       onSubmit={(event) => void submit(event)}
       className="flex flex-col gap-3 rounded-xl border-2 border-ink bg-paper p-4"
     >
-      <h2 className="text-xl font-bold">A machine that is not here</h2>
+      <h2 className="text-title font-bold">A machine that is not here</h2>
       <label className="flex flex-col gap-1 font-semibold">
         Maker
         <input value={maker} maxLength={80} onChange={(event) => setMaker(event.target.value)} />

@@ -60,11 +60,9 @@ function Editor({ id, machine }: { id: string; machine: Machine }) {
           <Link to="/dossiers" className="font-semibold underline underline-offset-4">
             Machines and kits
           </Link>
-          <h1 className="text-2xl font-bold">
+          <h1 className="text-head font-bold">
             {machine.maker} {machine.model}{' '}
-            <span className="font-text text-[16px] font-normal text-quiet">
-              version {machine.version}, being written
-            </span>
+            <span className="font-text text-body font-normal text-quiet">version {machine.version}, being written</span>
           </h1>
         </div>
         <SavedState />
@@ -92,7 +90,7 @@ function Editor({ id, machine }: { id: string; machine: Machine }) {
           {connector ? (
             <>
               <div className="mb-2 flex flex-wrap items-end justify-between gap-3">
-                <h2 className="text-xl font-bold">{connector.name}</h2>
+                <h2 className="text-title font-bold">{connector.name}</h2>
                 <ReadingOrder order={order} onOrder={setOrder} language={language} onLanguage={setLanguage} />
                 <PastePinout
                   machine={machine}
@@ -104,7 +102,7 @@ function Editor({ id, machine }: { id: string; machine: Machine }) {
               <WireGrid key={`${connector.id} ${pasted}`} machine={machine} connector={connector} reading={reading} />
             </>
           ) : (
-            <p className="py-10 text-center text-[18px] text-quiet">
+            <p className="py-10 text-center text-lead text-quiet">
               Name the first plug on the left: its cavities come at once.
             </p>
           )}
@@ -193,7 +191,7 @@ function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (
   }
   return (
     <section>
-      <h2 className="text-xl font-bold">
+      <h2 className="text-title font-bold">
         {gaps.length + problems.length === 0 ? 'Nothing is missing' : counted(gaps.length + problems.length, 'gap')}
       </h2>
       <ul className="mt-1 flex max-h-64 flex-col gap-1.5 overflow-y-auto" tabIndex={0} aria-label="Gaps">

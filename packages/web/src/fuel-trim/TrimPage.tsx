@@ -97,7 +97,7 @@ export function TrimPage() {
                 <Tabs.Trigger
                   key={value}
                   value={value}
-                  className="min-h-11 border-b-4 border-transparent px-2.5 font-head text-[18px] font-bold data-[state=active]:border-lamp"
+                  className="min-h-11 border-b-4 border-transparent px-2.5 font-head text-lead font-bold data-[state=active]:border-lamp"
                 >
                   {label}
                 </Tabs.Trigger>

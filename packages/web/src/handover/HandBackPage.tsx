@@ -38,7 +38,7 @@ export function HandBackPage() {
             </MarginCard>
           )}
           <section className="flex flex-col gap-2">
-            <h3 className="text-[17px] font-bold">Take along</h3>
+            <h3 className="text-lead font-bold">Take along</h3>
             <Button onClick={() => window.print()}>
               <Printer aria-hidden size={20} /> Print the sheet <KeyHint>P</KeyHint>
             </Button>
@@ -47,7 +47,7 @@ export function HandBackPage() {
             <Download href={`/api/jobs/${job.id}/trim.csv`}>The trim table as CSV</Download>
           </section>
           <section>
-            <h3 className="mb-1 text-[17px] font-bold">With the owner</h3>
+            <h3 className="mb-1 text-lead font-bold">With the owner</h3>
             <ul className="flex flex-col gap-1.5">
               {steps.map((step) => (
                 <li key={step.id} className="flex gap-2.5">

@@ -117,7 +117,7 @@ function StationLink({ station, view }: { station: Station; view: JobView }) {
     <NavLink
       to={`/job/${view.job.id}/${station}`}
       className={({ isActive }) =>
-        `flex min-h-12 shrink-0 items-center gap-2.5 px-4 font-head text-[15px] font-semibold whitespace-nowrap ${isActive ? 'border-lamp bg-ground text-ink max-md:border-b-4 md:border-l-[8px] md:pl-2' : 'hover:text-white'}`
+        `flex min-h-12 shrink-0 items-center gap-2.5 px-4 font-head text-small font-semibold whitespace-nowrap ${isActive ? 'border-lamp bg-ground text-ink max-md:border-b-4 md:border-l-[8px] md:pl-2' : 'hover:text-white'}`
       }
     >
       {({ isActive }) => (
@@ -143,9 +143,9 @@ function JobHeader({ view, tools }: { view: JobView; tools: ReactNode }) {
   useKeys({ j: () => setOpen(true), Undo: () => void takeBack(view) })
   return (
     <header className="no-print flex min-h-[54px] shrink-0 items-center justify-between gap-3 border-b-2 border-ink px-4 lg:px-5">
-      <h1 className="min-w-0 truncate text-[18px] font-bold">
+      <h1 className="min-w-0 truncate text-lead font-bold">
         {job.title}
-        <span className="ml-2 font-text text-[16px] font-normal text-quiet max-lg:hidden">
+        <span className="ml-2 font-text text-body font-normal text-quiet max-lg:hidden">
           {dossiers.machine.model} + {dossiers.kit.maker} {dossiers.kit.model}
         </span>
       </h1>
@@ -156,7 +156,7 @@ function JobHeader({ view, tools }: { view: JobView; tools: ReactNode }) {
         <HeadButton onClick={() => setOpen(true)}>
           <BookOpenText aria-hidden size={20} />
           <span className="max-sm:sr-only">Journal</span>{' '}
-          <span className="figures text-[15px]">{view.entries.length}</span>
+          <span className="figures text-small">{view.entries.length}</span>
         </HeadButton>
       </div>
       <JournalSheet open={open} onClose={() => setOpen(false)} />
@@ -194,7 +194,7 @@ function LinkState() {
   return (
     <p role="status" className={`flex items-center gap-1.5 font-semibold ${tone}`}>
       <Icon aria-hidden size={19} />
-      <span className={`text-[15px] ${tone === 'text-good' ? 'max-sm:sr-only' : ''}`}>{words}</span>
+      <span className={`text-small ${tone === 'text-good' ? 'max-sm:sr-only' : ''}`}>{words}</span>
     </p>
   )
 }

@@ -15,7 +15,7 @@ export function NewJobPage() {
       <Link to="/" className="font-semibold underline underline-offset-4">
         The yard
       </Link>
-      <h1 className="mt-2 mb-5 text-3xl font-bold">New job</h1>
+      <h1 className="mt-2 mb-5 text-head font-bold">New job</h1>
       {dossiers.isPending && <Loading what="Looking which machines are known…" />}
       {dossiers.isError && (
         <Failed what="The machines cannot be shown">
@@ -93,7 +93,7 @@ function NewJobForm({ rows }: { rows: DossierRow[] }) {
         <YearQuestion machine={machine} kit={kitId} chosen={variant} onChange={setVariant} />
       )}
       <label className="flex flex-col gap-1">
-        <span className="font-head text-xl font-bold">What is it called in the yard?</span>
+        <span className="font-head text-title font-bold">What is it called in the yard?</span>
         <span className="text-quiet">For example the hut and the year. May stay empty.</span>
         <input value={title} maxLength={200} onChange={(event) => setTitle(event.target.value)} className="mt-1" />
       </label>
@@ -105,7 +105,7 @@ function NewJobForm({ rows }: { rows: DossierRow[] }) {
       <Button
         type="submit"
         look="main"
-        className="self-start !px-8 !text-[19px]"
+        className="self-start !px-8 !text-title"
         disabled={!machineId || !kitId || mutation.isPending}
       >
         Open the job
@@ -142,7 +142,7 @@ function YearQuestion({
     return <p className="text-quiet">The year of the machine changes nothing for this kit: it is not asked for.</p>
   return (
     <fieldset>
-      <legend className="mb-2 font-head text-xl font-bold">Which year?</legend>
+      <legend className="mb-2 font-head text-title font-bold">Which year?</legend>
       <Option
         name="variant"
         value=""
@@ -183,7 +183,7 @@ function Choice({
 }) {
   return (
     <fieldset>
-      <legend className="mb-2 font-head text-xl font-bold">{legend}</legend>
+      <legend className="mb-2 font-head text-title font-bold">{legend}</legend>
       {rows.map((row) => (
         <Option
           key={row.id}
@@ -227,7 +227,7 @@ function Option({
         className="size-5 !min-h-0 accent-[var(--lamp)]"
       />
       <span>
-        <span className="block text-[18px] font-bold">{title}</span>
+        <span className="block text-lead font-bold">{title}</span>
         <span className="text-quiet">{hint}</span>
       </span>
     </label>

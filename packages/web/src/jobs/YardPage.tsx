@@ -33,7 +33,7 @@ export function YardPage() {
     <main className="mx-auto w-full max-w-5xl px-4 py-6 lg:px-8">
       <div className="mb-5 flex flex-wrap items-end justify-between gap-3 md:flex-nowrap">
         <div>
-          <h1 className="text-3xl font-bold">In the yard</h1>
+          <h1 className="text-head font-bold">In the yard</h1>
           <p className="text-quiet">
             Plans, checks and records the fitting of inline fuel electronics: from taking the machine in to handing it
             back.
@@ -75,7 +75,7 @@ function UnreadableList({ jobs }: { jobs: UnreadableJob[] }) {
     <ul className="mb-4 border-y-2 border-stop">
       {jobs.map((job) => (
         <li key={job.id} className="py-3">
-          <p className="font-head text-[20px] leading-tight font-bold">{job.title}</p>
+          <p className="font-head text-title leading-tight font-bold">{job.title}</p>
           <Flag tone="text-stop" icon={<OctagonAlert aria-hidden size={19} />}>
             Cannot be read: {job.unreadable}
           </Flag>
@@ -193,7 +193,7 @@ function JobRow({ job, old }: { job: JobSummary; old: 'archived' | 'deleted' | n
     <li className="border-b-2 border-line-soft">
       <div className="grid gap-x-5 gap-y-1.5 py-2.5 sm:grid-cols-[minmax(0,1fr)_auto]">
         <Link to={`/job/${job.id}`} className="block min-w-0 pt-1">
-          <p className="font-head text-[20px] leading-tight font-bold">{job.title}</p>
+          <p className="font-head text-title leading-tight font-bold">{job.title}</p>
           <p className="text-quiet">
             {job.machineName} + {job.kitName} · since {format(new Date(job.createdAt), dates)}
           </p>
@@ -271,12 +271,12 @@ function Progress({ job }: { job: JobSummary }) {
       <p className="font-semibold">
         {job.finished ? 'Handed back' : stationNames[job.station]}
         {job.station === 'hook-up' && !job.finished && (
-          <span className="figures ml-2 text-[15px] font-normal">
+          <span className="figures ml-2 text-small font-normal">
             {job.connected}/{job.ends} ends
           </span>
         )}
         {job.rides > 0 && (
-          <span className="figures ml-2 text-[15px] font-normal">
+          <span className="figures ml-2 text-small font-normal">
             {job.rides} {job.rides === 1 ? 'ride' : 'rides'}
           </span>
         )}

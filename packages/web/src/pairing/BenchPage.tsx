@@ -42,7 +42,7 @@ export function BenchPage() {
   }, [])
   return (
     <main className="mx-auto w-full max-w-4xl px-4 py-6 lg:px-8">
-      <h1 className="mb-4 text-3xl font-bold">Devices</h1>
+      <h1 className="mb-4 text-head font-bold">Devices</h1>
       {bench.isPending && <Loading what="Looking what is paired…" />}
       {bench.isError && (
         <Failed what="The devices cannot be shown">
@@ -50,14 +50,14 @@ export function BenchPage() {
         </Failed>
       )}
       {bench.data && !bench.data.open && (
-        <p className="border-l-[5px] border-data pl-4 text-[18px]">
+        <p className="border-l-[5px] border-data pl-4 text-lead">
           This server answers on this machine only. To reach it from a tablet in the yard, start it with{' '}
           <code className="figures">HOST=0.0.0.0</code>; devices are then paired by a code shown here.
         </p>
       )}
       {bench.data?.open && bench.data.closed && (
         <section className="border-l-[5px] border-stop pl-4">
-          <p className="text-[18px]">
+          <p className="text-lead">
             <b>Pairing is closed:</b> thirty wrong codes came within an hour. If that was nobody of yours, look who is
             on the network before you open it again.
           </p>
@@ -70,7 +70,7 @@ export function BenchPage() {
         <section className="flex flex-wrap items-start gap-x-12 gap-y-6">
           <div>
             <p className="text-quiet">Code to type on the device</p>
-            <p className="figures text-[64px] leading-none font-bold tracking-wide" aria-live="polite">
+            <p className="figures text-figure leading-none font-bold tracking-wide" aria-live="polite">
               {bench.data.code?.slice(0, 3)} {bench.data.code?.slice(3)}
             </p>
             <p className="mt-2 text-quiet">
@@ -90,7 +90,7 @@ export function BenchPage() {
       {bench.data?.open && <OpenNetworkNote />}
       {bench.data && (
         <section className="mt-8">
-          <h2 className="mb-1 text-[20px] font-bold">Paired</h2>
+          <h2 className="mb-1 text-title font-bold">Paired</h2>
           {bench.data.devices.length === 0 && <p className="text-quiet">No device yet.</p>}
           <ul className="border-t-2 border-ink">
             {bench.data.devices.map((device) => (
@@ -140,7 +140,7 @@ function AddressCode({ address }: { address: string }) {
       {picture && <img src={picture} alt={`Code that leads to ${address}`} className="size-36 border-2 border-ink" />}
       <span>
         <span className="block text-quiet">or open</span>
-        <span className="figures text-[17px] font-semibold">{address}/pair</span>
+        <span className="figures text-lead font-semibold">{address}/pair</span>
       </span>
     </li>
   )

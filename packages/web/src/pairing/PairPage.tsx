@@ -27,7 +27,7 @@ export function PairPage() {
   })
   return (
     <main className="mx-auto w-full max-w-md px-4 py-8">
-      <h1 className="text-3xl font-bold">Pair this device</h1>
+      <h1 className="text-head font-bold">Pair this device</h1>
       <p className="mt-1 text-quiet">The machine in the yard shows six digits, under Devices.</p>
       <form
         className="mt-6 flex flex-col gap-4"
@@ -42,7 +42,7 @@ export function PairPage() {
             inputMode="numeric"
             autoComplete="one-time-code"
             maxLength={8}
-            className="figures !min-h-16 text-[34px] tracking-widest"
+            className="figures !min-h-16 text-head tracking-widest"
             value={code}
             onChange={(event) => setCode(event.target.value)}
           />
@@ -74,7 +74,7 @@ export function PairPage() {
         <Button
           type="submit"
           look="main"
-          className="!min-h-16 !text-[19px]"
+          className="!min-h-16 !text-title"
           disabled={pair.isPending || name.trim() === '' || person.trim() === '' || digits.length !== 6}
         >
           Pair

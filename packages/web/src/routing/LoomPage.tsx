@@ -70,7 +70,7 @@ export function LoomPage({ station }: { station: Station }) {
                 <BranchList station={station} />
               </div>
               {loom ? (
-                <div className="min-w-0 flex-1">
+                <div className="min-w-0 flex-1 xl:sticky xl:top-0 xl:self-start">
                   <RouteDrawing
                     machine={dossiers.machine}
                     kit={dossiers.kit}
@@ -86,7 +86,7 @@ export function LoomPage({ station }: { station: Station }) {
                         : undefined
                     }
                   />
-                  <div className="mt-1 flex flex-wrap items-center gap-x-4 text-[15px] text-quiet">
+                  <div className="mt-1 flex flex-wrap items-center gap-x-4 text-small text-quiet">
                     <p>
                       <span className="figures">{loom.ties.count}</span> ties · thickest{' '}
                       <span className="figures">
@@ -131,7 +131,7 @@ export function LoomPage({ station }: { station: Station }) {
 function NoRoute({ why }: { why: readonly string[] }) {
   return (
     <section className="min-w-0 flex-1 rounded-lg border-2 border-dashed border-line p-5">
-      <h3 className="text-[19px] font-bold">No way for the loom yet</h3>
+      <h3 className="text-title font-bold">No way for the loom yet</h3>
       {why.length > 0 ? (
         why.map((text) => <p key={text}>{text}</p>)
       ) : (

@@ -20,7 +20,7 @@ export function Button({
   return (
     <button
       type={type}
-      className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-lg px-4 py-2 text-[16px] leading-tight disabled:opacity-45 ${looks[look]} ${className}`}
+      className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-lg px-4 py-2 text-body leading-tight disabled:opacity-45 ${looks[look]} ${className}`}
       {...rest}
     />
   )

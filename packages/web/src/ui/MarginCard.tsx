@@ -24,8 +24,8 @@ export function MarginCard({
 }) {
   return (
     <section role={role} className={`border-l-[5px] py-1.5 pl-3.5 ${bars[tone]}`}>
-      <h3 className={`text-[16px] font-bold ${tone === 'stop' ? 'text-stop' : ''}`}>{title}</h3>
-      <div className="text-[15.5px] leading-snug">{children}</div>
+      <h3 className={`text-body font-bold ${tone === 'stop' ? 'text-stop' : ''}`}>{title}</h3>
+      <div className="text-small leading-snug">{children}</div>
     </section>
   )
 }

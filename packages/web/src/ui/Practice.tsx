@@ -28,7 +28,7 @@ export function Practice<Option extends string>({
           />
           <span>
             {option}
-            <span className="block text-[15px] text-quiet">{reasons[option]}</span>
+            <span className="block text-small text-quiet">{reasons[option]}</span>
           </span>
         </label>
       ))}

@@ -32,7 +32,7 @@ export function Sheet({
         >
           <header className="flex items-start justify-between gap-3 border-b-2 border-ink px-5 py-3">
             <div>
-              <Dialog.Title className="text-xl font-bold">{title}</Dialog.Title>
+              <Dialog.Title className="text-title font-bold">{title}</Dialog.Title>
               {hint && <p className="text-quiet">{hint}</p>}
             </div>
             <Dialog.Close

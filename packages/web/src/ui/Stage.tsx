@@ -61,14 +61,14 @@ export function Dock({
   return (
     <div className="flex gap-4 max-md:flex-col md:items-center [@media(max-height:560px)]:flex-row [@media(max-height:560px)]:gap-2">
       <div className="min-w-0 flex-1">
-        <h2 className="text-[22px] leading-tight font-bold lg:text-[25px] [@media(max-height:560px)]:text-[18px]">
+        <h2 className="text-title leading-tight font-bold lg:text-head [@media(max-height:560px)]:text-lead">
           {title}
         </h2>
         {hint && <p className="mt-0.5 text-dock-quiet">{hint}</p>}
         {children}
       </div>
       {actions && (
-        <div className="flex shrink-0 gap-3 *:min-h-[68px] [@media(max-height:560px)]:*:min-h-11 *:min-w-[112px] *:flex-1 *:flex-col *:gap-0.5 *:text-[19px]">
+        <div className="flex shrink-0 gap-3 *:min-h-[68px] [@media(max-height:560px)]:*:min-h-11 *:min-w-[112px] *:flex-1 *:flex-col *:gap-0.5 *:text-title">
           {actions}
         </div>
       )}
@@ -79,7 +79,7 @@ export function Dock({
 /** The key that does the same, below a button's words. */
 export function KeyHint({ children }: { children: ReactNode }) {
   return (
-    <span className="figures text-[15px] font-normal opacity-80 max-md:hidden [@media(max-height:560px)]:hidden">
+    <span className="figures text-small font-normal opacity-80 max-md:hidden [@media(max-height:560px)]:hidden">
       {children}
     </span>
   )

@@ -54,9 +54,9 @@ export function Picture({ name, children }: { name: string; children: ReactNode 
 /** Station and how far it is. */
 export function StationHeading({ name, done, all }: { name: string; done: number; all: number }) {
   return (
-    <h2 className="text-[22px] font-bold">
+    <h2 className="text-title font-bold">
       {name}{' '}
-      <span className="figures text-[16px] font-normal text-quiet">
+      <span className="figures text-body font-normal text-quiet">
         {done} of {all}
       </span>
     </h2>

@@ -5,7 +5,7 @@ export function Empty({ title, children }: { title: string; children?: ReactNode
   return (
     <div className="mx-auto max-w-xl px-4 py-12 text-center">
       <Stripes />
-      <h2 className="mt-5 text-2xl font-bold">{title}</h2>
+      <h2 className="mt-5 text-head font-bold">{title}</h2>
       <div className="mt-2 text-quiet [&_button]:mt-5">{children}</div>
     </div>
   )
@@ -23,7 +23,7 @@ export function Loading({ what }: { what: string }) {
 export function Failed({ what, children }: { what: string; children?: ReactNode }) {
   return (
     <div role="alert" className="mx-auto max-w-xl px-4 py-12">
-      <h2 className="border-l-[5px] border-stop pl-4 text-2xl font-bold">{what}</h2>
+      <h2 className="border-l-[5px] border-stop pl-4 text-head font-bold">{what}</h2>
       <div className="mt-3 pl-5 text-quiet">{children}</div>
     </div>
   )

@@ -70,7 +70,7 @@ export function HookUpPage() {
             }}
           >
             <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
-              <h2 className="text-[22px] font-bold">
+              <h2 className="text-title font-bold">
                 {made} of {ends.length} ends connected
               </h2>
               <WireSearch
@@ -82,7 +82,7 @@ export function HookUpPage() {
                 <Tabs.Trigger
                   key={name}
                   value={name}
-                  className="min-h-11 rounded-t-lg px-4 font-head text-[16px] font-bold data-[state=active]:bg-ink data-[state=active]:text-ground"
+                  className="min-h-11 rounded-t-lg px-4 font-head text-body font-bold data-[state=active]:bg-ink data-[state=active]:text-ground"
                 >
                   {pictureNames[name]}
                 </Tabs.Trigger>

@@ -32,7 +32,7 @@ export function AlsoPanel() {
   return (
     <div className="flex flex-col gap-5">
       <section>
-        <h3 className="mb-1 text-[18px] font-bold">Also fit another kit?</h3>
+        <h3 className="mb-1 text-lead font-bold">Also fit another kit?</h3>
         {kits.length === 0 && <p className="text-quiet">No other kit of the yard is made for this machine.</p>}
         <ul className="flex flex-col gap-2">
           {kits.map((row) => (
@@ -41,7 +41,7 @@ export function AlsoPanel() {
         </ul>
       </section>
       <section>
-        <h3 className="mb-1 text-[18px] font-bold">Also reach a plug?</h3>
+        <h3 className="mb-1 text-lead font-bold">Also reach a plug?</h3>
         <div className="flex flex-wrap items-center gap-3">
           <select
             aria-label="Plug or stud"
@@ -71,7 +71,7 @@ export function AlsoPanel() {
       </section>
       {also.length > 0 && (
         <section>
-          <h3 className="mb-1 text-[18px] font-bold">Taken in as well</h3>
+          <h3 className="mb-1 text-lead font-bold">Taken in as well</h3>
           <ul>
             {also.map((item) => (
               <li key={targetKey(item)} className="flex items-center gap-3">

@@ -16,7 +16,7 @@ export function DayButton() {
       <HeadButton onClick={() => setOpen(true)}>
         <Clock3 aria-hidden size={20} />
         <span className="max-sm:sr-only">Left</span>
-        <span className="figures text-[16px]">{day ? hours(day.spread.left.p50) : '–:––'}</span>
+        <span className="figures text-body">{day ? hours(day.spread.left.p50) : '–:––'}</span>
       </HeadButton>
       <Sheet open={open} onClose={() => setOpen(false)} title="The day" hint="From taking in to closing up." wide>
         <DayPanel />

@@ -18,12 +18,12 @@ export function DayPanel() {
   return (
     <div className="flex flex-col gap-4">
       <div className="flex flex-wrap items-end justify-between gap-4">
-        <p className="text-[18px]">
+        <p className="text-lead">
           {day ? (
             <>
-              Still to do: <b className="figures text-[26px]">{hours(day.spread.left.p50)}</b> as a rule,{' '}
-              <b className="figures text-[26px]">{hours(day.spread.left.p90)}</b> nine times in ten
-              <span className="block text-[15.5px] text-quiet">
+              Still to do: <b className="figures text-head">{hours(day.spread.left.p50)}</b> as a rule,{' '}
+              <b className="figures text-head">{hours(day.spread.left.p90)}</b> nine times in ten
+              <span className="block text-small text-quiet">
                 the whole day {hours(day.spread.whole.p50)}, hours and minutes, waits counted
               </span>
             </>
@@ -46,7 +46,7 @@ export function DayPanel() {
         </div>
       </div>
       {day && <DayStrip day={day} />}
-      <p className="text-[15px] text-quiet">
+      <p className="text-small text-quiet">
         Filled: done. On a bar: critical, the end moves with it. Hatched: a wait that runs by itself.
       </p>
       {learnt.length > 0 && (
@@ -61,7 +61,7 @@ export function DayPanel() {
                 <li key={task.id} className="flex justify-between gap-3 border-b-2 border-line-soft py-1">
                   <span className="min-w-0 truncate">{task.words}</span>
                   {known && (
-                    <span className="figures shrink-0 text-[15px]">
+                    <span className="figures shrink-0 text-small">
                       {known.likely.toFixed(1)} min, {known.best.toFixed(1)}–{known.worst.toFixed(1)}, n {known.n}
                     </span>
                   )}
@@ -90,7 +90,7 @@ function Papers() {
       <a className={link} href={`/api/jobs/${job.id}/times.csv`}>
         <Table2 aria-hidden size={20} /> Times as CSV
       </a>
-      <label className="flex flex-col text-[15px]">
+      <label className="flex flex-col text-small">
         Book it from
         <input type="datetime-local" value={start} onChange={(event) => setStart(event.target.value)} />
       </label>
@@ -114,11 +114,11 @@ function Report({ job }: { job: string }) {
   if (!report || rows.length === 0) return null
   return (
     <section>
-      <h3 className="mb-1 text-[18px] font-bold">Where the time went</h3>
+      <h3 className="mb-1 text-lead font-bold">Where the time went</h3>
       <div className="overflow-x-auto">
         <table className="w-full min-w-[420px] border-collapse">
           <thead>
-            <tr className="border-b-2 border-ink text-left text-[15px]">
+            <tr className="border-b-2 border-ink text-left text-small">
               <th className="py-1">Station</th>
               <th className="py-1 text-right">planned, min</th>
               <th className="py-1 text-right">taken, min</th>

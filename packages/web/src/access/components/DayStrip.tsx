@@ -30,7 +30,7 @@ export function DayStrip({ day }: { day: WholeDay }) {
         <StationBand day={day} />
         {lanes.map((lane) => (
           <div key={lane.name} className="flex items-stretch">
-            <span className="flex w-14 shrink-0 items-center text-[15px] font-semibold">{lane.name}</span>
+            <span className="flex w-14 shrink-0 items-center text-small font-semibold">{lane.name}</span>
             <ol className="relative h-[58px] flex-1 border-t-2 border-line-soft">
               {lane.slots.map((slot) => (
                 <Bar
@@ -48,7 +48,7 @@ export function DayStrip({ day }: { day: WholeDay }) {
           {marks.map((minute) => (
             <span
               key={minute}
-              className="figures absolute top-0 -translate-x-1/2 text-[15px] text-quiet"
+              className="figures absolute top-0 -translate-x-1/2 text-small text-quiet"
               style={{ left: `${(minute / schedule.minutes) * 100}%` }}
             >
               {hours(minute)}
@@ -77,7 +77,7 @@ function StationBand({ day }: { day: WholeDay }) {
         return (
           <span
             key={station}
-            className="absolute truncate border-l-2 border-ink pl-1 font-head text-[15px] font-semibold"
+            className="absolute truncate border-l-2 border-ink pl-1 font-head text-small font-semibold"
             style={{ left: `${(start / day.schedule.minutes) * 100}%`, width: `${share}%` }}
           >
             {share > 6 ? stationNames[station] : ''}
@@ -118,7 +118,7 @@ function Bar({
         onClick={go}
         aria-label={label}
         title={label}
-        className={`block h-full w-full overflow-hidden border-y-2 border-l-2 px-0.5 text-left font-text text-[15px] leading-tight ${critical ? 'border-b-[6px]' : ''} ${selected ? 'border-lamp' : 'border-ink'} ${task.done ? 'bg-ink text-ground' : 'bg-paper'}`}
+        className={`block h-full w-full overflow-hidden border-y-2 border-l-2 px-0.5 text-left font-text text-small leading-tight ${critical ? 'border-b-[6px]' : ''} ${selected ? 'border-lamp' : 'border-ink'} ${task.done ? 'bg-ink text-ground' : 'bg-paper'}`}
         style={wait && !task.done ? { backgroundImage: hatch } : undefined}
       >
         {wide && <span className={wait && !task.done ? 'bg-paper' : ''}>{task.words}</span>}

@@ -38,7 +38,7 @@ export function FastenerDrawing({ fastener }: { fastener: Fastener }) {
           </g>
         </svg>
       )}
-      <span className="text-[15.5px]">
+      <span className="text-small">
         <span className={drawn ? '' : 'font-semibold'}>{fastenerWords(fastener)}</span>
         {kind === 'screw' && !drive && drawn && <span className="block text-quiet">drive not written down</span>}
       </span>

@@ -13,7 +13,7 @@ export function MachineDrawing({ current, onPick }: { current: CoverId | null; o
     <div className="flex min-w-0 flex-1 flex-col gap-1">
       {(['top', 'side'] as const).map((view) => (
         <figure key={view} className="min-w-0">
-          <figcaption className="text-[15px] text-quiet">
+          <figcaption className="text-small text-quiet">
             {view === 'top' ? 'From above, front to the left' : 'From the left'}
           </figcaption>
           <OneView view={view} current={current} onPick={onPick} />

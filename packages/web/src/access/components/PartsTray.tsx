@@ -14,11 +14,11 @@ export function PartsTray() {
   const asked = tray.find((item) => item.cover.id === open)
   return (
     <section aria-label="Parts tray">
-      <h3 className="mb-1.5 text-[16px] font-bold">
+      <h3 className="mb-1.5 text-body font-bold">
         In the tray <span className="figures font-normal text-quiet">{tray.length}</span>
       </h3>
       {tray.length === 0 ? (
-        <p className="text-[15.5px] text-quiet">Empty. What comes off is kept here until it is back.</p>
+        <p className="text-small text-quiet">Empty. What comes off is kept here until it is back.</p>
       ) : (
         <ul className="grid grid-cols-2 gap-px overflow-hidden rounded-lg border-2 border-ink bg-ink">
           {tray.map((item) => (
@@ -39,11 +39,11 @@ function Compartment({ item, onPick }: { item: TrayItem; onPick: () => void }) {
   return (
     <li className="bg-paper">
       <button type="button" onClick={onPick} className="block min-h-[64px] w-full px-2.5 py-2 text-left font-text">
-        <span className="block text-[15.5px] leading-tight font-semibold">{item.cover.name}</span>
-        <span className="block text-[15px] leading-tight text-quiet">
+        <span className="block text-small leading-tight font-semibold">{item.cover.name}</span>
+        <span className="block text-small leading-tight text-quiet">
           {[...small.map((fastener) => `${fastener.count} × M${fastener.threadMm}`), ...item.cover.saves].join(', ')}
         </span>
-        {item.leftOff && <span className="block text-[15px] font-semibold text-lamp-ink">stays off</span>}
+        {item.leftOff && <span className="block text-small font-semibold text-lamp-ink">stays off</span>}
       </button>
     </li>
   )

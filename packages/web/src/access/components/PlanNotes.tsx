@@ -11,7 +11,7 @@ export function PlanNotes() {
   const better = useFinished(plan)
   if (!plan) return null
   return (
-    <div className="mt-1 text-[15px] text-quiet">
+    <div className="mt-1 text-small text-quiet">
       <p>
         <span className="figures">{plan.removals.length}</span>{' '}
         {plan.removals.length === 1 ? 'cover comes' : 'covers come'} off,{' '}

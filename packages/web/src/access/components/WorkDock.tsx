@@ -1,3 +1,4 @@
+import { readFigure } from '@tidy-badger/core/shared'
 import { fastenerWords, inSentence, type Station, stationNames } from '@tidy-badger/core/dossiers'
 import {
   entriesOfWork,
@@ -12,6 +13,7 @@ import {
 import { useState } from 'react'
 import { StationDoneButton, useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'
+import { NumberField } from '../../ui/NumberField.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Dock, KeyHint } from '../../ui/Stage.tsx'
 import { useKeys } from '../../ui/useKeys.ts'
@@ -73,10 +75,10 @@ function ItemDock({
   const [sure, setSure] = useState(false)
   const [wrong, setWrong] = useState('')
   const [deviating, setDeviating] = useState(false)
-  const number = Number(value.replace(',', '.'))
+  const number = readFigure(value, reading?.unit)
   const outside =
     reading !== undefined &&
-    value.trim() !== '' &&
+    number !== null &&
     ((reading.low !== undefined && number < reading.low) || (reading.high !== undefined && number > reading.high))
   const words = {
     ...(wrote.trim() === '' ? {} : { wrote: wrote.trim() }),
@@ -85,8 +87,7 @@ function ItemDock({
   /** What still has to be given before the tick; null when it may be made. */
   const missing = (): string | null => {
     if (declining) return reasonIsGiven(words.without) ? null : reasonAsked
-    if (reading && (value.trim() === '' || !Number.isFinite(number)))
-      return `Type the ${reading.quantity} in ${reading.unit}, a plain number.`
+    if (reading && number === null) return `Type the ${reading.quantity} in ${reading.unit}, a plain number.`
     if (step?.asks && !reading) {
       const asks = stepAsks(state, step, words)
       if (asks) return asks
@@ -107,7 +108,7 @@ function ItemDock({
     setWrong(why ?? '')
     if (why !== null) return
     const bodies: EntryBody[] =
-      reading && step && !declining
+      reading && step && !declining && number !== null
         ? [{ kind: 'reading', quantity: reading.quantity, value: number, unit: reading.unit, step: step.id }]
         : []
     if (!(await write(...bodies, ...entriesOfWork(item, dossiers, state, words)))) return
@@ -124,7 +125,7 @@ function ItemDock({
           <span className="flex flex-wrap items-center gap-x-3 gap-y-1">
             {(station === 'open-up' || station === 'lay-loom' || station === 'set-up') && (
               <span
-                className={`rounded-md border-2 px-2 text-[16px] ${state.power === 'on' ? 'border-lamp text-lamp' : 'border-dock-ink'}`}
+                className={`rounded-md border-2 px-2 text-body ${state.power === 'on' ? 'border-lamp text-lamp' : 'border-dock-ink'}`}
               >
                 battery {state.power === 'on' ? 'on' : 'off'}
               </span>
@@ -149,22 +150,22 @@ function ItemDock({
         {!item.done && (reading || asksWords || wrong !== '') && (
           <div className="mt-2 flex flex-wrap items-center gap-3">
             {reading && !declining && (
-              <label className="flex flex-wrap items-center gap-3">
+              <div className="flex flex-wrap items-center gap-3">
                 <span className="text-dock-quiet">
                   expected {rangeWords(reading)} {reading.unit}
                 </span>
-                <input
-                  inputMode="decimal"
-                  aria-label={`${reading.quantity}, ${reading.unit}`}
-                  className="figures w-32 text-[22px]"
-                  value={value}
-                  onChange={(event) => {
-                    setValue(event.target.value)
+                <NumberField
+                  label={reading.quantity}
+                  unit={reading.unit}
+                  className="w-32 text-title"
+                  text={value}
+                  onText={(text) => {
+                    setValue(text)
                     setSure(false)
                   }}
-                  onKeyDown={(event) => event.key === 'Enter' && void finish()}
+                  onEnter={() => void finish()}
                 />
-              </label>
+              </div>
             )}
             {asksWords && !declining && (
               <label className="flex min-w-0 flex-1 flex-wrap items-center gap-3">

@@ -132,11 +132,11 @@ function WorkRow({
             {item.done ? (
               <Check size={17} strokeWidth={3.5} />
             ) : (
-              number > 0 && <span className="figures text-[15px] font-bold">{number}</span>
+              number > 0 && <span className="figures text-small font-bold">{number}</span>
             )}
           </span>
           <span className="min-w-0 flex-1">
-            <span className={`break-words ${current ? 'text-[17px] font-semibold' : item.done ? 'text-quiet' : ''}`}>
+            <span className={`break-words ${current ? 'text-lead font-semibold' : item.done ? 'text-quiet' : ''}`}>
               {name}
             </span>
             <span className="sr-only">{item.done ? ', done' : ', open'}</span>
@@ -145,10 +145,10 @@ function WorkRow({
                 {reading.value} {reading.unit}
               </span>
             )}
-            {item.done?.by && <span className="block text-[15px] text-quiet">{item.done.by}</span>}
+            {item.done?.by && <span className="block text-small text-quiet">{item.done.by}</span>}
           </span>
           {!item.done && !(current && movable) && (
-            <span className="figures shrink-0 pt-0.5 text-[15px] text-quiet">{minutesText(roundedMinutes(item))}</span>
+            <span className="figures shrink-0 pt-0.5 text-small text-quiet">{minutesText(roundedMinutes(item))}</span>
           )}
         </button>
         {current && movable && (

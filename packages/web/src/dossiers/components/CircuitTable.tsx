@@ -21,11 +21,11 @@ export function CircuitTable({ machine }: { machine: Machine }) {
   if (nets.length === 0) return null
   return (
     <section>
-      <h2 className="mb-1 text-xl font-bold">Circuits</h2>
+      <h2 className="mb-1 text-title font-bold">Circuits</h2>
       <div className="max-h-96 overflow-y-auto" tabIndex={0} role="group" aria-label="Circuits">
         <table className="w-full table-fixed [&_select]:w-full [&_select]:min-w-0 [&_select]:pr-1">
           <thead>
-            <tr className="text-left text-[15px]">
+            <tr className="text-left text-small">
               <th className="w-[22%]">circuit</th>
               <th>carries</th>
               <th>is for</th>

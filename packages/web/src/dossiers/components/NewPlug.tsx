@@ -27,8 +27,8 @@ export function NewPlug({ machine, onMade }: { machine: Machine; onMade: (id: st
   }
   return (
     <form onSubmit={submit} className="flex flex-col gap-2 rounded-xl border-2 border-line bg-paper p-3">
-      <h2 className="text-[17px] font-bold">Another plug</h2>
-      <label className="flex flex-col text-[15px] font-semibold">
+      <h2 className="text-lead font-bold">Another plug</h2>
+      <label className="flex flex-col text-small font-semibold">
         Name
         <input
           value={name}
@@ -38,7 +38,7 @@ export function NewPlug({ machine, onMade }: { machine: Machine; onMade: (id: st
         />
       </label>
       <div className="grid grid-cols-2 gap-2">
-        <label className="flex flex-col text-[15px] font-semibold">
+        <label className="flex flex-col text-small font-semibold">
           Cavities
           <input
             inputMode="numeric"
@@ -47,7 +47,7 @@ export function NewPlug({ machine, onMade }: { machine: Machine; onMade: (id: st
             className="figures w-full"
           />
         </label>
-        <label className="flex flex-col text-[15px] font-semibold">
+        <label className="flex flex-col text-small font-semibold">
           Rows
           <input
             inputMode="numeric"
@@ -57,7 +57,7 @@ export function NewPlug({ machine, onMade }: { machine: Machine; onMade: (id: st
           />
         </label>
       </div>
-      <label className="flex flex-col text-[15px] font-semibold">
+      <label className="flex flex-col text-small font-semibold">
         Face
         <select
           value={layout}
@@ -70,7 +70,7 @@ export function NewPlug({ machine, onMade }: { machine: Machine; onMade: (id: st
           <option value="round">round</option>
         </select>
       </label>
-      {wrong && <p className="text-[15px] font-semibold text-stop">{wrong}</p>}
+      {wrong && <p className="text-small font-semibold text-stop">{wrong}</p>}
       <Button type="submit" disabled={wrong !== null || name.trim() === ''}>
         Add the plug
       </Button>

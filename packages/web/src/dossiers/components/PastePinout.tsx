@@ -83,7 +83,7 @@ export function PastePinout({
               setText(event.target.value)
               setChanged({})
             }}
-            className="figures text-[15px]"
+            className="figures text-small"
             placeholder={'pin\tcolour\tcircuit\n1\tbk/pk\tInjector drive'}
           />
         </label>
@@ -91,7 +91,7 @@ export function PastePinout({
           <>
             <div className="mt-3 grid gap-2 sm:grid-cols-4">
               {pinoutColumns.map((column) => (
-                <label key={column} className="flex flex-col text-[15px] font-semibold">
+                <label key={column} className="flex flex-col text-small font-semibold">
                   {columnNames[column]}
                   <select
                     value={mapping[column] ?? ''}

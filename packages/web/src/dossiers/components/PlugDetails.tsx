@@ -48,7 +48,7 @@ export function PlugDetails({
         checked={connector.endsBus === true}
         onTick={(on) => change({ endsBus: on || undefined })}
       />
-      <label className="col-span-2 flex flex-col text-[15px] font-semibold">
+      <label className="col-span-2 flex flex-col text-small font-semibold">
         Where a hand finds it
         <input
           value={connector.place}
@@ -74,7 +74,7 @@ export function PlugDetails({
       >
         Take the plug out
       </Button>
-      <p className="col-span-2 text-[15px] text-quiet">
+      <p className="col-span-2 text-small text-quiet">
         {counted(machine.wires.length, 'wire')} in {counted(machine.connectors.length, 'plug')} so far.
       </p>
     </section>
@@ -107,7 +107,7 @@ function Pick<T extends string>({
   onPick: (value: T) => void
 }) {
   return (
-    <label className="flex flex-col text-[15px] font-semibold">
+    <label className="flex flex-col text-small font-semibold">
       {label}
       <select value={value} onChange={(event) => onPick(list.find((item) => item === event.target.value) ?? value)}>
         {list.map((item) => (

@@ -37,7 +37,7 @@ export function PointCard({
   }
   return (
     <div className="flex flex-col gap-2 border-l-[5px] border-lamp pl-3">
-      <h3 className="text-[18px] font-bold">{point.name}</h3>
+      <h3 className="text-lead font-bold">{point.name}</h3>
       <div className="flex flex-wrap gap-2">
         {(
           [
@@ -47,7 +47,7 @@ export function PointCard({
           ] as const
         ).map(([axis, label]) => (
           <label key={axis} className="flex flex-col">
-            <span className="text-[15px] text-quiet">{label}, mm</span>
+            <span className="text-small text-quiet">{label}, mm</span>
             <input
               key={`${axis} ${now[axis]}`}
               inputMode="numeric"
@@ -64,7 +64,7 @@ export function PointCard({
       </div>
       {spot && (
         <label className="flex flex-col">
-          <span className="text-[15px] text-quiet">Reached from here: plugs, studs, places</span>
+          <span className="text-small text-quiet">Reached from here: plugs, studs, places</span>
           <input
             value={serves}
             placeholder="Injector plug, Engine strap stud"
@@ -114,7 +114,7 @@ export function SteeringFields({ machine }: { machine: Machine }) {
     <fieldset className="flex flex-wrap gap-2">
       <legend className="font-head font-bold">Steering</legend>
       <label className="flex flex-col">
-        <span className="text-[15px] text-quiet">Radius of the loom, mm</span>
+        <span className="text-small text-quiet">Radius of the loom, mm</span>
         <input
           className="figures w-28"
           value={radius}
@@ -123,7 +123,7 @@ export function SteeringFields({ machine }: { machine: Machine }) {
         />
       </label>
       <label className="flex flex-col">
-        <span className="text-[15px] text-quiet">Lock from straight, °</span>
+        <span className="text-small text-quiet">Lock from straight, °</span>
         <input className="figures w-28" value={lock} onChange={(event) => setLock(event.target.value)} onBlur={keep} />
       </label>
       {wrong && (

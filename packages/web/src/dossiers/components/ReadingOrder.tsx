@@ -23,7 +23,7 @@ export function ReadingOrder({
 }) {
   return (
     <div className="flex flex-wrap gap-3">
-      <label className="flex flex-col text-[15px] font-semibold">
+      <label className="flex flex-col text-small font-semibold">
         Written first
         <select
           value={order}
@@ -33,7 +33,7 @@ export function ReadingOrder({
           <option value="stripe first">the stripe</option>
         </select>
       </label>
-      <label className="flex flex-col text-[15px] font-semibold">
+      <label className="flex flex-col text-small font-semibold">
         Language
         <select
           value={language}

@@ -55,7 +55,7 @@ export function RouteMap({ machine }: { machine: Machine }) {
   }
   return (
     <section className="min-w-0">
-      <h2 className="mb-1 text-xl font-bold">Where a loom can lie</h2>
+      <h2 className="mb-1 text-title font-bold">Where a loom can lie</h2>
       <div className="mb-2 flex flex-wrap items-end gap-3">
         <div role="group" aria-label="View" className="flex gap-1">
           {(['side', 'top'] as const).map((item) => (
@@ -70,7 +70,7 @@ export function RouteMap({ machine }: { machine: Machine }) {
           ))}
         </div>
         <label className="flex flex-col">
-          <span className="text-[15px] text-quiet">New point</span>
+          <span className="text-small text-quiet">New point</span>
           <input
             value={name}
             placeholder="Left spar"

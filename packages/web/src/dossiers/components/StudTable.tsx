@@ -56,7 +56,7 @@ export function StudTable({ machine }: { machine: Machine }) {
   }
   return (
     <section>
-      <h2 className="mb-1 text-xl font-bold">Studs and posts</h2>
+      <h2 className="mb-1 text-title font-bold">Studs and posts</h2>
       <ul>
         {machine.studs.map((stud) => (
           <li key={stud.id} className="flex min-h-11 items-center justify-between gap-3">
@@ -73,7 +73,7 @@ export function StudTable({ machine }: { machine: Machine }) {
         ))}
       </ul>
       <form onSubmit={submit} className="flex flex-wrap items-end gap-2">
-        <label className="flex flex-col text-[15px] font-semibold">
+        <label className="flex flex-col text-small font-semibold">
           Stud
           <input
             value={name}
@@ -82,7 +82,7 @@ export function StudTable({ machine }: { machine: Machine }) {
             onChange={(event) => setName(event.target.value)}
           />
         </label>
-        <label className="flex flex-col text-[15px] font-semibold">
+        <label className="flex flex-col text-small font-semibold">
           Is
           <select
             value={role}
@@ -93,7 +93,7 @@ export function StudTable({ machine }: { machine: Machine }) {
             ))}
           </select>
         </label>
-        <label className="flex flex-col text-[15px] font-semibold">
+        <label className="flex flex-col text-small font-semibold">
           Thread, M
           <input
             inputMode="numeric"

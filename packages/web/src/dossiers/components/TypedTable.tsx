@@ -36,12 +36,12 @@ export function TypedTable<Item extends { id: string; name: string }, Row extend
   const [added, setAdded] = useState(0)
   return (
     <section className="min-w-0">
-      <h2 className="mb-1 text-xl font-bold">{title}</h2>
+      <h2 className="mb-1 text-title font-bold">{title}</h2>
       <p className="mb-2 text-quiet">{says}</p>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={title}>
         <table className="border-collapse">
           <thead>
-            <tr className="text-left text-[15px]">
+            <tr className="text-left text-small">
               {fields.map(({ field, label }) => (
                 <th key={field} className="pr-2 pb-1">
                   {label}

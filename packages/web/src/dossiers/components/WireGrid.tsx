@@ -55,7 +55,7 @@ export function WireGrid({
       </datalist>
       <table ref={grid} className="w-full table-fixed border-collapse">
         <thead>
-          <tr className="text-left text-[15px]">
+          <tr className="text-left text-small">
             <th className="w-10 pr-2 text-right">cav.</th>
             <th className="w-28 px-1">colour</th>
             <th className="px-1">wire</th>
@@ -88,7 +88,7 @@ export function WireGrid({
                     className="w-full"
                   />
                 </td>
-                <td className="px-1 pt-2.5 text-[15.5px] leading-tight">
+                <td className="px-1 pt-2.5 text-small leading-tight">
                   {read?.kind === 'read' ? (
                     <span className="flex items-center gap-2">
                       <WireChip colour={read.colour} /> {read.says}

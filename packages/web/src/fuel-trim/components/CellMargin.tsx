@@ -25,13 +25,13 @@ export function CellMargin({ cell, cells, onToggle }: { cell: CellView; cells: C
   return (
     <>
       <div>
-        <h3 className="text-[17px] font-bold">
+        <h3 className="text-lead font-bold">
           <span className="figures">{cell.rpm.toLocaleString('en')}</span> rpm,{' '}
           <span className="figures">{cell.load}</span> % throttle
         </h3>
         {row.length > 1 && (
           <>
-            <p className="text-[15px] text-quiet">needed trim along the row, with its band, %</p>
+            <p className="text-small text-quiet">needed trim along the row, with its band, %</p>
             <Suspense fallback={<div className="h-[150px]" />}>
               <RowChart row={row} load={cell.load} at={suggestion?.estimatePct ?? cell.now} />
             </Suspense>

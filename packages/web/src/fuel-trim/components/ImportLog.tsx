@@ -91,8 +91,8 @@ export function ImportLog({ onDone }: { onDone?: (log: string) => void }) {
         {stage.kind === 'good' && (
           <div className="flex flex-col gap-5">
             <p>
-              <span className="figures text-[22px] font-bold">{count(stage.log.rows)}</span> rows over{' '}
-              <span className="figures text-[22px] font-bold">{(stage.log.seconds / 60).toFixed(1)}</span> minutes
+              <span className="figures text-title font-bold">{count(stage.log.rows)}</span> rows over{' '}
+              <span className="figures text-title font-bold">{(stage.log.seconds / 60).toFixed(1)}</span> minutes
               {stage.log.unreadableRows > 0 &&
                 `, ${count(stage.log.unreadableRows)} rows left out because they cannot be read`}
               .
@@ -120,7 +120,7 @@ export function ImportLog({ onDone }: { onDone?: (log: string) => void }) {
                 ))}
               </select>
             </label>
-            <Button look="main" className="min-h-14 !text-[19px]" onClick={() => void take(stage.log)}>
+            <Button look="main" className="min-h-14 !text-title" onClick={() => void take(stage.log)}>
               Take it in
             </Button>
           </div>

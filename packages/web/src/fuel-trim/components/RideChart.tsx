@@ -56,7 +56,7 @@ export default function RideChart({ stretches }: { stretches: LogStretch[] }) {
             />
           ))}
         </svg>
-        <figcaption className="mt-1 text-[15px] text-quiet">
+        <figcaption className="mt-1 text-small text-quiet">
           Filled: rows used.{' '}
           {seen.length > 0 &&
             `Left out mostly because: ${seen.map((reason) => reasonWords[rejectReasons[reason - 1]]).join(', ')}.`}
@@ -79,7 +79,7 @@ function Strip({
 }) {
   return (
     <figure>
-      <figcaption className="pl-[52px] font-head text-[15px] font-semibold">
+      <figcaption className="pl-[52px] font-head text-small font-semibold">
         {title}
         {withTime && <span className="font-normal text-quiet"> · minutes across</span>}
       </figcaption>
@@ -100,7 +100,7 @@ function Strip({
               const stretch: LogStretch | undefined = payload?.[0]?.payload
               if (!stretch) return null
               return (
-                <div className="border-2 border-ink bg-paper px-3 py-2 text-[15px]">
+                <div className="border-2 border-ink bg-paper px-3 py-2 text-small">
                   <p className="figures">
                     {(stretch.timeS / 60).toFixed(1)} min · AFR {stretch.afr.toFixed(2)} · {Math.round(stretch.rpm)} rpm
                     · {Math.round(stretch.throttlePct)} %

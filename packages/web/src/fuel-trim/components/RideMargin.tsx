@@ -32,13 +32,13 @@ export function RideMargin({ suggestion, log }: { suggestion: TrimSuggestion; lo
         </MarginCard>
       )}
       <section>
-        <h3 className="text-[16px] font-bold">
+        <h3 className="text-body font-bold">
           {count(suggestion.usedRows)} of {count(all)} rows used
         </h3>
         <div aria-hidden className="mt-1.5 mb-2 h-3.5 border-2 border-ink">
           <div className="h-full bg-data" style={{ width: `${(100 * suggestion.usedRows) / Math.max(1, all)}%` }} />
         </div>
-        <ul className="text-[15.5px]">
+        <ul className="text-small">
           {dropped.map(({ reason, rows }) => (
             <li key={reason} className="flex justify-between gap-3">
               <span>{reasonWords[reason]}</span>

@@ -24,7 +24,7 @@ export function TrimHistory() {
                 {revision.source === 'shipped'
                   ? 'As shipped, all zero'
                   : `${revision.changed} cells from ${revision.name ?? 'a ride'}`}
-                <span className="block text-[15px] text-quiet">
+                <span className="block text-small text-quiet">
                   {[
                     revision.by,
                     revision.at && format(new Date(revision.at), 'd MMM yyyy HH:mm'),
@@ -45,7 +45,7 @@ export function TrimHistory() {
             </div>
             {open === i && (
               <div className="mt-2 overflow-x-auto" tabIndex={0} role="region" aria-label={`Table ${i + 1}`}>
-                <table className="figures text-[15px]">
+                <table className="figures text-small">
                   <thead>
                     <tr>
                       <td />

@@ -51,11 +51,11 @@ export function TrimTable({
         <caption className="sr-only">Trim in percent; throttle in percent across, engine speed in rpm down</caption>
         <thead>
           <tr>
-            <th scope="col" className="figures w-[70px] text-left text-[15px] font-normal text-quiet">
+            <th scope="col" className="figures w-[70px] text-left text-small font-normal text-quiet">
               rpm \ %
             </th>
             {load.map((value) => (
-              <th key={value} scope="col" className="figures text-[16px] font-normal text-quiet">
+              <th key={value} scope="col" className="figures text-body font-normal text-quiet">
                 {value}
               </th>
             ))}
@@ -64,7 +64,7 @@ export function TrimTable({
         <tbody>
           {rpm.map((speed, r) => (
             <tr key={speed}>
-              <th scope="row" className="figures pr-2 text-right text-[16px] font-normal text-quiet">
+              <th scope="row" className="figures pr-2 text-right text-body font-normal text-quiet">
                 {speed.toLocaleString('en')}
               </th>
               {load.map((value, l) => {
@@ -86,7 +86,7 @@ export function TrimTable({
           ))}
         </tbody>
       </table>
-      <p className="mt-2 flex flex-wrap gap-x-5 gap-y-1 pl-[70px] text-[15px] text-quiet">
+      <p className="mt-2 flex flex-wrap gap-x-5 gap-y-1 pl-[70px] text-small text-quiet">
         <span>
           <span aria-hidden className="mr-2 inline-block h-4 w-6 rounded border-2 border-ink bg-paper align-[-2px]" />
           will be taken over
@@ -154,7 +154,7 @@ function CellButton({
       className={`relative flex h-[48px] w-full items-center justify-end rounded-md pr-1.5 pl-5 ${earned ? 'bg-paper' : ''} ${selected ? 'border-[4px] border-lamp' : cell.accepted ? 'border-2 border-ink' : turnedDown ? 'border-2 border-dashed border-ink' : 'border border-line'}`}
     >
       <Bar value={cell.accepted ? cell.next : cell.now} scale={scale} strong={cell.accepted} />
-      <span className={`figures text-[16px] ${cell.accepted ? 'font-bold' : earned ? '' : 'text-quiet'}`}>
+      <span className={`figures text-body ${cell.accepted ? 'font-bold' : earned ? '' : 'text-quiet'}`}>
         {signed(cell.accepted || turnedDown ? cell.next : cell.now)}
       </span>
     </button>

@@ -5,7 +5,7 @@ export function WorkingBar({ share, stage, onCancel }: { share: number; stage: s
   return (
     <div className="mb-3 flex items-center gap-4" role="status">
       <div className="min-w-0 flex-1">
-        <p className="text-[15px] text-quiet">{stage}…</p>
+        <p className="text-small text-quiet">{stage}…</p>
         <div
           role="progressbar"
           aria-label="How far"

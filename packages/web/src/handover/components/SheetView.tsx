@@ -19,7 +19,7 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
   const extra = sections.filter(([, lines]) => lines.length > 0)
   return (
     <article className="max-w-3xl">
-      <h2 className="text-[26px] leading-tight font-bold">{sheet.title}</h2>
+      <h2 className="text-head leading-tight font-bold">{sheet.title}</h2>
       <p>
         {sheet.machine} · {sheet.kit}
       </p>
@@ -39,7 +39,7 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
               key={connection.tag}
               className="grid gap-x-4 border-b border-line-soft py-2 sm:grid-cols-[26px_150px_1fr]"
             >
-              <span className="font-head text-[18px] font-bold">{connection.tag}</span>
+              <span className="font-head text-lead font-bold">{connection.tag}</span>
               <span className="font-semibold">{connection.end}</span>
               <span>
                 {connection.place}
@@ -47,7 +47,7 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
                 {connection.by && <span className="text-quiet"> · {connection.by}</span>}
                 <ul>
                   {connection.wires.map((wire) => (
-                    <li key={wire.cavity} className="flex items-center gap-2 text-[15.5px]">
+                    <li key={wire.cavity} className="flex items-center gap-2 text-small">
                       <span className="figures w-4 text-right">{wire.cavity}</span>
                       <WireChip colour={wire.colour} />
                       {wire.name} <span className="text-quiet">{wire.does}</span>
@@ -77,7 +77,7 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
             <div key={setting.name} className="contents">
               <dt>{setting.name}</dt>
               <dd className="figures text-right font-semibold">{setting.value}</dd>
-              <dd className="text-right text-[15px] text-quiet">shipped {setting.shipped}</dd>
+              <dd className="text-right text-small text-quiet">shipped {setting.shipped}</dd>
             </div>
           ))}
         </dl>
@@ -85,7 +85,7 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
       {sheet.trim.rpm.length > 0 && (
         <Part title="Trim table in force, %">
           <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Trim table in force">
-            <table className="figures w-full min-w-[520px] text-[15px]">
+            <table className="figures w-full min-w-[520px] text-small">
               <thead>
                 <tr>
                   <th scope="col" className="text-left font-normal text-quiet">
@@ -114,7 +114,7 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
               </tbody>
             </table>
           </div>
-          <p className="mt-1 text-[15px] text-quiet">
+          <p className="mt-1 text-small text-quiet">
             {sheet.trim.madeFrom.length > 0
               ? `Made from ${sheet.trim.madeFrom.join('; ')}.`
               : 'As shipped: nothing changed yet.'}
@@ -150,7 +150,7 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
       <Part title="Cautions">
         <Lines lines={sheet.cautions} />
       </Part>
-      <footer className="mt-5 text-[15px] text-quiet">
+      <footer className="mt-5 text-small text-quiet">
         {sheet.sources.map((source) => (
           <p key={source}>{source}</p>
         ))}
@@ -162,7 +162,7 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
 function Part({ title, children }: { title: string; children: ReactNode }) {
   return (
     <section className="mt-5 break-inside-avoid">
-      <h3 className="mb-1.5 border-b-2 border-ink text-[19px] font-bold">{title}</h3>
+      <h3 className="mb-1.5 border-b-2 border-ink text-title font-bold">{title}</h3>
       {children}
     </section>
   )

@@ -12,7 +12,7 @@ export function ConfirmQuestion() {
           aria-describedby={undefined}
           className="rise fixed inset-x-3 top-[22dvh] z-[61] mx-auto max-w-md rounded-xl border-2 border-ink bg-ground p-5 text-ink"
         >
-          <AlertDialog.Title className="text-xl font-bold">{question?.text}</AlertDialog.Title>
+          <AlertDialog.Title className="text-title font-bold">{question?.text}</AlertDialog.Title>
           <div className="mt-4 flex flex-wrap gap-3">
             <Button look="main" onClick={() => question?.answer(true)}>
               {question?.yes}

@@ -55,12 +55,12 @@ function JournalEntries() {
           const undoneWith = undoneBy.get(entry.id)
           return (
             <li key={entry.id} className="flex items-center gap-3 py-2">
-              <span className="figures w-[86px] shrink-0 text-[15px] text-quiet">
+              <span className="figures w-[86px] shrink-0 text-small text-quiet">
                 {format(new Date(entry.at ?? entry.receivedAt), 'd MMM HH:mm')}
               </span>
               <span className="min-w-0 flex-1">
                 <span className={gone ? 'text-quiet line-through' : ''}>{entryWords(entry, dossiers, state)}</span>
-                <span className="block text-[15px] text-quiet">
+                <span className="block text-small text-quiet">
                   {entry.by ?? 'nobody named'}
                   {waiting.has(entry.id) && ' · not yet sent'}
                   {held.has(entry.id) && ` · does not fit: ${held.get(entry.id)}`}

@@ -61,7 +61,7 @@ function Offer({ dossier, newer }: { dossier: 'machine' | 'kit'; newer: Newer })
       >
         {lost > 0 && (
           <section className="mb-4 border-l-[5px] border-stop pl-4">
-            <h3 className="text-[18px] font-bold">No longer fits</h3>
+            <h3 className="text-lead font-bold">No longer fits</h3>
             <ul>
               {invalidates.map((item) => {
                 const entry = entries.find((candidate) => candidate.id === item.entry)
@@ -79,7 +79,7 @@ function Offer({ dossier, newer }: { dossier: 'machine' | 'kit'; newer: Newer })
             The variant “{variantLost}” of this job is not in the new version: the plain machine would be used.
           </p>
         )}
-        <h3 className="text-[18px] font-bold">What is different</h3>
+        <h3 className="text-lead font-bold">What is different</h3>
         <ul className="mb-4 max-h-[40vh] divide-y-2 divide-line-soft overflow-y-auto">
           {changes.map((change) => (
             <li key={change.says} className="py-1.5">

@@ -8,7 +8,7 @@ export function SettingsList() {
   const { dossiers } = useJob()
   return (
     <section className="mt-6 border-t-2 border-line-soft pt-4">
-      <h2 className="mb-2 text-[20px] font-bold">Settings of the {dossiers.kit.module.name}</h2>
+      <h2 className="mb-2 text-title font-bold">Settings of the {dossiers.kit.module.name}</h2>
       <ul className="grid gap-4 sm:grid-cols-2">
         {dossiers.kit.settings.map((setting) => (
           <Setting key={setting.id} setting={setting} />
@@ -58,7 +58,7 @@ function Setting({ setting }: { setting: KitSetting }) {
           Set
         </Button>
       </div>
-      <p className="mt-1 text-[15px] text-quiet">
+      <p className="mt-1 text-small text-quiet">
         {now !== undefined ? '' : setting.captured ? 'Not captured yet. ' : `As shipped: ${setting.shipped}. `}
         {setting.why}
       </p>

@@ -1,6 +1,8 @@
+import { readFigure } from '@tidy-badger/core/shared'
 import { timersOf, type RunningTimer } from '@tidy-badger/core/jobs'
 import { BellRing, Hourglass } from 'lucide-react'
 import { useEffect, useState } from 'react'
+import { NumberField } from '../../ui/NumberField.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { HeadButton } from '../../ui/HeadButton.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
@@ -38,7 +40,7 @@ export function TimerChips() {
         {running ? (
           <>
             <span className="sr-only">Waiting: {running.what}, </span>
-            <span className="figures text-[16px]">{clockWords(Date.parse(running.endsAt) - now)}</span>
+            <span className="figures text-body">{clockWords(Date.parse(running.endsAt) - now)}</span>
           </>
         ) : (
           <span className="max-sm:sr-only">{over.length > 0 ? 'Timer over' : 'Timers'}</span>
@@ -66,7 +68,7 @@ function TimerRow({ timer, now, onStop }: { timer: RunningTimer; now: number; on
   const left = Date.parse(timer.endsAt) - now
   return (
     <li className="flex items-center gap-3 border-b-2 border-line-soft pb-3">
-      <span className={`figures w-24 shrink-0 text-[28px] font-bold ${left <= 0 ? 'text-good' : ''}`}>
+      <span className={`figures w-24 shrink-0 text-head font-bold ${left <= 0 ? 'text-good' : ''}`}>
         {left <= 0 ? 'over' : clockWords(left)}
       </span>
       <span className="min-w-0 flex-1">{timer.what}</span>
@@ -81,8 +83,8 @@ function NewTimer() {
   const [minutes, setMinutes] = useState('')
   const [wrong, setWrong] = useState('')
   const start = async () => {
-    const figure = Number(minutes.replace(',', '.'))
-    if (!(figure > 0) || figure > 6000) return setWrong('Type the minutes, more than none.')
+    const figure = readFigure(minutes, 'min')
+    if (figure === null || figure <= 0 || figure > 6000) return setWrong('Type the minutes, more than none.')
     if (await write({ kind: 'timer-started', what: what.trim() || 'waiting', minutes: figure })) {
       setWhat('')
       setMinutes('')
@@ -101,15 +103,9 @@ function NewTimer() {
         What is waited for
         <input value={what} maxLength={200} onChange={(event) => setWhat(event.target.value)} />
       </label>
-      <label className="flex flex-col">
+      <NumberField label="Minutes" unit="min" text={minutes} onText={setMinutes} className="w-full">
         Minutes
-        <input
-          inputMode="decimal"
-          className="figures"
-          value={minutes}
-          onChange={(event) => setMinutes(event.target.value)}
-        />
-      </label>
+      </NumberField>
       {wrong && (
         <p role="alert" className="col-span-2 font-semibold text-stop">
           {wrong}

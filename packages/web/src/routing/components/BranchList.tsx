@@ -14,7 +14,7 @@ export function BranchList({ station }: { station: Station }) {
   const done = (id: LoomPartId) => (station === 'tie-down' ? tied(id) : id in state.routes)
   return (
     <section className="mt-3 border-t-2 border-line-soft pt-2">
-      <h3 className="px-2 text-[16px] font-bold text-quiet">Branch by branch</h3>
+      <h3 className="px-2 text-body font-bold text-quiet">Branch by branch</h3>
       <ul>
         <Row
           id={trunkPart}
@@ -86,12 +86,12 @@ function Row({
         <span className="w-9 shrink-0 font-head font-bold">{tag.replace(/–.*/, '…')}</span>
         <span className="min-w-0 flex-1 leading-tight break-words">{name}</span>
         {short ? (
-          <span className="flex max-w-28 shrink-0 items-center gap-1 text-right text-[15px] font-semibold text-stop">
+          <span className="flex max-w-28 shrink-0 items-center gap-1 text-right text-small font-semibold text-stop">
             <OctagonAlert aria-hidden size={16} />
             {spare}
           </span>
         ) : (
-          <span className="figures max-w-28 shrink-0 text-right text-[15px] text-quiet">{spare}</span>
+          <span className="figures max-w-28 shrink-0 text-right text-small text-quiet">{spare}</span>
         )}
         {done && <Check aria-label="written down" size={18} strokeWidth={3} className="shrink-0" />}
       </button>

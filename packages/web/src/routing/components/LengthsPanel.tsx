@@ -15,7 +15,7 @@ import { Practice } from '../../ui/Practice.tsx'
 /** Every branch to scale: what there is, what the way takes; the bundle in every passage; papers. */
 export function LengthsPanel() {
   const { dossiers, state, loom, job, write } = useLoom()
-  if (!loom) return <p className="text-[17px]">Without a way there is nothing to measure against.</p>
+  if (!loom) return <p className="text-lead">Without a way there is nothing to measure against.</p>
   const { kit } = dossiers
   const longest = Math.max(
     ...loom.branches.map((branch) => branch.end.breakOutM + Math.max(branch.end.branchM, branch.needM)),
@@ -24,7 +24,7 @@ export function LengthsPanel() {
   return (
     <div className="flex flex-col gap-5">
       <section>
-        <h3 className="text-[19px] font-bold">Lengths, to scale</h3>
+        <h3 className="text-title font-bold">Lengths, to scale</h3>
         <p className="text-quiet">
           Grey: trunk up to the break-out. Colour: the branch. Bar below: what its way takes, loop and slack included.
         </p>
@@ -35,7 +35,7 @@ export function LengthsPanel() {
         </ul>
       </section>
       <section>
-        <h3 className="text-[19px] font-bold">Bundle in every passage</h3>
+        <h3 className="text-title font-bold">Bundle in every passage</h3>
         <table className="w-full max-w-[680px] border-collapse">
           <thead>
             <tr className="border-b-2 border-line text-left text-quiet">

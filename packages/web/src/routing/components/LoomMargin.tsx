@@ -102,7 +102,7 @@ function BranchCard({ branch }: { branch: RoutedBranch }) {
             <dt>The branch is</dt>
             <dd className="figures text-right">{mm(end.branchM)}</dd>
             <dt className="font-semibold">{branch.spareM >= 0 ? 'To spare' : 'Short'}</dt>
-            <dd className={`figures text-right text-[19px] font-bold ${branch.spareM < 0 ? 'text-stop' : ''}`}>
+            <dd className={`figures text-right text-title font-bold ${branch.spareM < 0 ? 'text-stop' : ''}`}>
               {mm(Math.abs(branch.spareM))}
             </dd>
           </dl>

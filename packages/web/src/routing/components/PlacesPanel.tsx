@@ -37,7 +37,7 @@ export function PlacesPanel() {
   const routes = routesOf(dossiers, state)
   if (!routes?.ok)
     return (
-      <p className="text-[17px]">
+      <p className="text-lead">
         {routes
           ? routes.problems.map((problem) => problem.message).join(' ')
           : 'No places can be compared without passages.'}
@@ -61,7 +61,7 @@ export function PlacesPanel() {
       </div>
       {others.length > 0 && (
         <section>
-          <h3 className="text-[18px] font-bold">The others</h3>
+          <h3 className="text-lead font-bold">The others</h3>
           <ul className="flex flex-col gap-2">
             {others.map((item) => (
               <li
@@ -144,7 +144,7 @@ function PlaceColumn({
     <section className={`flex flex-col gap-2 rounded-xl border-[3px] p-3 ${chosen ? 'border-lamp' : 'border-line'}`}>
       <header className="flex min-h-[76px] items-start justify-between gap-2">
         <div className="min-w-0">
-          <h3 className="text-[20px] font-bold">
+          <h3 className="text-title font-bold">
             {item.rank}. {item.place.name}
           </h3>
           <p className="text-quiet">{item.place.place}</p>

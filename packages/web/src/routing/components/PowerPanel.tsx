@@ -1,3 +1,4 @@
+import { readFigure } from '@tidy-badger/core/shared'
 import type { Net } from '@tidy-badger/core/dossiers'
 import {
   feedCards,
@@ -21,6 +22,7 @@ import { electricsOf, groundCard } from '@tidy-badger/core/jobs'
 import { Ban, Check, TriangleAlert } from 'lucide-react'
 import { useState, type FormEvent, type ReactNode } from 'react'
 import { ModuleSupplyTable } from '../../circuit/index.ts'
+import { NumberField } from '../../ui/NumberField.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import { useLoom } from '../useLoom.ts'
@@ -46,7 +48,7 @@ export function PowerPanel() {
       </section>
       {advised && (
         <section>
-          <h3 className="text-[19px] font-bold">Take it from</h3>
+          <h3 className="text-title font-bold">Take it from</h3>
           <Feed option={advised} open />
           {net && net.signal === 'supply-switched' && advised.kind !== 'control unit' && <FourTests net={net} />}
           {possible.length > 0 && (
@@ -73,12 +75,12 @@ export function PowerPanel() {
       )}
       {line.checks.length > 0 && (
         <section>
-          <h3 className="text-[19px] font-bold">Every figure with its rule</h3>
+          <h3 className="text-title font-bold">Every figure with its rule</h3>
           <Checks checks={line.checks} />
         </section>
       )}
       <section>
-        <h3 className="text-[19px] font-bold">What the module gets, as wired</h3>
+        <h3 className="text-title font-bold">What the module gets, as wired</h3>
         <ModuleSupplyTable />
       </section>
       <GroundCheck />
@@ -119,8 +121,8 @@ function Feed({ option, open }: { option: FeedOption; open?: boolean }) {
   const mark = marks[option.verdict]
   return (
     <article className={`mt-2 border-l-[5px] py-1 pl-3.5 ${mark.bar}`}>
-      <h4 className="flex items-center gap-2 text-[17px] font-bold">
-        {mark.icon} {option.name} <span className="text-[15px] font-normal text-quiet">{mark.word}</span>
+      <h4 className="flex items-center gap-2 text-lead font-bold">
+        {mark.icon} {option.name} <span className="text-small font-normal text-quiet">{mark.word}</span>
       </h4>
       <p className="text-quiet">{option.where}</p>
       {option.why && <p>{option.why}</p>}
@@ -165,7 +167,7 @@ function Checks({ checks }: { checks: readonly Verdict[] }) {
             {check.sense} {figure(check.limit)}, {figure(Math.abs(check.margin))}{' '}
             {check.margin >= 0 ? 'to spare' : 'over'}
           </span>
-          <span className="text-[15px] text-quiet">{check.source}</span>
+          <span className="text-small text-quiet">{check.source}</span>
         </li>
       ))}
     </ul>
@@ -221,8 +223,8 @@ function ReadingInput({ label, onKeep }: { label: string; onKeep: (value: number
   const [wrong, setWrong] = useState('')
   const keep = (event: FormEvent) => {
     event.preventDefault()
-    const value = Number(text.replace(',', '.').replace('−', '-'))
-    if (text.trim() === '' || !Number.isFinite(value)) {
+    const value = readFigure(text)
+    if (value === null) {
       setWrong('Type what the meter shows, a plain number.')
       return
     }
@@ -231,13 +233,7 @@ function ReadingInput({ label, onKeep }: { label: string; onKeep: (value: number
   }
   return (
     <form onSubmit={keep} className="mt-1 flex flex-wrap items-center gap-2">
-      <input
-        aria-label={label}
-        inputMode="decimal"
-        className="figures w-24 min-w-0"
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-      />
+      <NumberField label={label} unit="" text={text} onText={setText} className="w-24" />
       <Button type="submit">Keep</Button>
       {wrong && <span role="alert">{wrong}</span>}
     </form>
@@ -257,7 +253,7 @@ function GroundCheck() {
   const verdict = reading ? judgeGround(reading.value / 1000, continuousA, grounds, tried) : null
   return (
     <section>
-      <h3 className="text-[19px] font-bold">Ground</h3>
+      <h3 className="text-title font-bold">Ground</h3>
       <ol className="mt-1 flex flex-col gap-0.5">
         {grounds.slice(0, 3).map((place, i) => (
           <li key={place.stud}>
@@ -309,7 +305,7 @@ function Splices() {
   const scale = (width - 90) / lengthMm
   return (
     <section aria-label={`Joints at the control unit of the ${machine.model}`}>
-      <h3 className="text-[19px] font-bold">Joints one behind the other</h3>
+      <h3 className="text-title font-bold">Joints one behind the other</h3>
       <p>{says}</p>
       <svg viewBox={`0 0 ${width} ${leads.length * 20 + 10}`} className="mt-1 w-full max-w-[620px]" aria-hidden>
         {leads.map((end, i) => (

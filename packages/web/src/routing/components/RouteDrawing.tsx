@@ -51,7 +51,7 @@ export function RouteDrawing(props: RouteDrawingProps) {
     <div className="flex min-w-0 flex-1 flex-col gap-2">
       {views.map((view) => (
         <figure key={view} className="min-w-0">
-          <figcaption className="text-[15px] text-quiet">
+          <figcaption className="text-small text-quiet">
             {view === 'top' ? 'From above, front to the left' : 'From the left'}
           </figcaption>
           <OneView {...props} view={view} lines={lines} frame={frame} />

@@ -1,7 +1,9 @@
+import { readFigure } from '@tidy-badger/core/shared'
 import { lockCard } from '@tidy-badger/core/jobs'
 import { steeringSlackM, type RoutedBranch, type SteeringSlack } from '@tidy-badger/core/routing'
 import { useEffect, useState, type FormEvent } from 'react'
 import { useJob } from '../../jobs/index.ts'
+import { NumberField } from '../../ui/NumberField.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 
@@ -124,8 +126,8 @@ function Measured({ branch }: { branch: RoutedBranch }) {
   const [wrong, setWrong] = useState('')
   const keep = (side: 'left' | 'right') => (event: FormEvent) => {
     event.preventDefault()
-    const value = Number(texts[side].replace(',', '.').replace('−', '-'))
-    if (texts[side].trim() === '' || !Number.isFinite(value)) {
+    const value = readFigure(texts[side], 'mm')
+    if (value === null) {
       setWrong('Type millimetres to spare; below 0 where it is too short.')
       return
     }
@@ -145,16 +147,18 @@ function Measured({ branch }: { branch: RoutedBranch }) {
         const known = state.readings.findLast((reading) => reading.card === lockCard(branch.end.id, side))
         return (
           <form key={side} onSubmit={keep(side)} className="flex items-center gap-2">
-            <label className="flex flex-1 items-center gap-2">
-              <span className="w-24">Full {side}, mm</span>
-              <input
-                inputMode="text"
-                className="figures w-20 min-w-0"
-                value={texts[side]}
+            <div className="flex-1">
+              <NumberField
+                label={`Full ${side}`}
+                unit="mm"
+                className="w-20"
+                text={texts[side]}
                 placeholder={known ? String(known.value) : ''}
-                onChange={(event) => setTexts((now) => ({ ...now, [side]: event.target.value }))}
-              />
-            </label>
+                onText={(text) => setTexts((now) => ({ ...now, [side]: text }))}
+              >
+                <span className="w-24">Full {side}, mm</span>
+              </NumberField>
+            </div>
             <Button type="submit">Keep</Button>
           </form>
         )

@@ -24,16 +24,16 @@ export function ConnectionCard({ item }: { item: EndView }) {
   return (
     <dl className="flex flex-col gap-3">
       <Line what={connector ? 'Plug' : stud ? 'Stud' : 'Place'}>
-        <span className="text-[30px] leading-tight font-bold">
+        <span className="text-head leading-tight font-bold">
           {connector?.name ?? stud?.name ?? asHeading(item.place)}
         </span>
-        <span className="block text-[21px]">{connector?.place ?? stud?.place ?? item.match?.reasons.join('. ')}</span>
+        <span className="block text-title">{connector?.place ?? stud?.place ?? item.match?.reasons.join('. ')}</span>
       </Line>
       {connector && cavity !== undefined && (
         <Line what="Cavity">
-          <span className="text-[30px] font-bold">{cavity}</span>
+          <span className="text-head font-bold">{cavity}</span>
           {wire && (
-            <span className="ml-4 inline-flex items-center gap-3 text-[24px] font-semibold">
+            <span className="ml-4 inline-flex items-center gap-3 text-head font-semibold">
               <WireChip colour={wire.colour} /> {wireName(wire.colour)}
             </span>
           )}
@@ -41,35 +41,35 @@ export function ConnectionCard({ item }: { item: EndView }) {
       )}
       {wireLook && (
         <Line what="Not this wire">
-          <span className="text-[21px] font-semibold">{asHeading(wireName(wireLook.wire.colour))}.</span>{' '}
-          <span className="text-[20px]">{wireLook.telling}</span>
+          <span className="text-title font-semibold">{asHeading(wireName(wireLook.wire.colour))}.</span>{' '}
+          <span className="text-title">{wireLook.telling}</span>
         </Line>
       )}
       {other && (
         <Line what="Not this one">
-          <span className="text-[21px] font-semibold">{other.name}.</span>{' '}
-          <span className="text-[20px]">{look?.telling}</span>
+          <span className="text-title font-semibold">{other.name}.</span>{' '}
+          <span className="text-title">{look?.telling}</span>
         </Line>
       )}
       {connector && end.type === 'inline-pair' && (
         <Line what="Opens">
-          <span className="text-[21px]">{connector.lock.opens}</span>
+          <span className="text-title">{connector.lock.opens}</span>
         </Line>
       )}
       <Line what="Loom end">
-        <span className="rounded-lg border-[3px] border-ink px-3 text-[26px] font-bold">{end.tag}</span>
-        <span className="ml-3 text-[21px]">
+        <span className="rounded-lg border-[3px] border-ink px-3 text-head font-bold">{end.tag}</span>
+        <span className="ml-3 text-title">
           {end.name}, <span className="figures">{end.branchM.toFixed(2)} m</span>
         </span>
         {own && (
-          <span className="block text-[18px]">
+          <span className="block text-lead">
             Like {own.name}: {own.telling}
           </span>
         )}
       </Line>
       {rules.length > 0 && (
         <Line what="Rule">
-          <span className="text-[19px]">{rules.map((rule) => rule.says).join(' ')}</span>
+          <span className="text-title">{rules.map((rule) => rule.says).join(' ')}</span>
         </Line>
       )}
     </dl>
@@ -79,7 +79,7 @@ export function ConnectionCard({ item }: { item: EndView }) {
 function Line({ what, children }: { what: string; children: ReactNode }) {
   return (
     <div className="grid grid-cols-[104px_1fr] items-baseline gap-3 border-b-2 border-line-soft pb-3 max-sm:grid-cols-1">
-      <dt className="font-head text-[16px] text-quiet">{what}</dt>
+      <dt className="font-head text-body text-quiet">{what}</dt>
       <dd>{children}</dd>
     </div>
   )

@@ -41,7 +41,7 @@ export function ErrataSection() {
   const own = errata.filter((item) => item.kit === kit.id && item.machine === machine.id)
   return (
     <section>
-      <h3 className="mb-1.5 text-[18px] font-bold">The sheet is wrong</h3>
+      <h3 className="mb-1.5 text-lead font-bold">The sheet is wrong</h3>
       <ul className="flex flex-col gap-1">
         {own.map((item) => (
           <li key={item.id}>

@@ -23,17 +23,17 @@ export function LookalikeSheet({ wanted, kitEnd }: { wanted: Connector; kitEnd: 
       <Sheet open={open} onClose={() => setOpen(false)} title="Not this one" hint={look.shared} wide>
         <div className="grid gap-5 sm:grid-cols-2">
           <section>
-            <h3 className="mb-2 border-l-[5px] border-good pl-3 text-[18px] font-bold">Yours: {wanted.name}</h3>
+            <h3 className="mb-2 border-l-[5px] border-good pl-3 text-lead font-bold">Yours: {wanted.name}</h3>
             <PlugFace machine={machine} connector={wanted} />
             <p className="mt-1 text-quiet">{wanted.place}</p>
           </section>
           <section>
-            <h3 className="mb-2 border-l-[5px] border-stop pl-3 text-[18px] font-bold">Not: {other.name}</h3>
+            <h3 className="mb-2 border-l-[5px] border-stop pl-3 text-lead font-bold">Not: {other.name}</h3>
             <PlugFace machine={machine} connector={other} />
             <p className="mt-1 text-quiet">{other.place}</p>
           </section>
         </div>
-        <p className="mt-4 text-[19px] font-semibold">{look.telling}</p>
+        <p className="mt-4 text-title font-semibold">{look.telling}</p>
         {looks.length > 1 && (
           <div className="mt-4 flex flex-wrap gap-2">
             {looks.slice(0, 6).map((item, i) => (
@@ -50,7 +50,7 @@ export function LookalikeSheet({ wanted, kitEnd }: { wanted: Connector; kitEnd: 
         )}
         {ends.length > 0 && (
           <section className="mt-6">
-            <h3 className="text-[18px] font-bold">On the kit’s side</h3>
+            <h3 className="text-lead font-bold">On the kit’s side</h3>
             <ul className="mt-1 flex flex-col gap-2">
               {ends.map((item) => (
                 <li key={`${item.kitEnd}${item.name}`}>

@@ -140,14 +140,12 @@ function EndButton({ item, current, onPick }: { item: EndView; current: boolean;
         ) : status === 'stop' ? (
           <OctagonAlert size={28} className="text-stop" />
         ) : (
-          <span className="font-head text-[19px] font-bold">{end.tag}</span>
+          <span className="font-head text-title font-bold">{end.tag}</span>
         )}
       </span>
       <span className="min-w-0">
-        <span className={`block truncate font-head font-bold ${current ? 'text-[22px]' : 'text-[17px]'}`}>
-          {end.name}
-        </span>
-        <span className="line-clamp-1 font-text text-[15px] leading-tight text-quiet">
+        <span className={`block truncate font-head font-bold ${current ? 'text-title' : 'text-lead'}`}>{end.name}</span>
+        <span className="line-clamp-1 font-text text-small leading-tight text-quiet">
           <span className="figures">{end.branchM.toFixed(2)} m</span> · {item.place}
         </span>
         <span className="sr-only">, {words}</span>

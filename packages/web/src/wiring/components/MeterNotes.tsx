@@ -14,7 +14,7 @@ export function NotThatPlug({ card }: { card: MeterCard }) {
   if (!look) return null
   const other = machine.connectors.find((plug) => plug.id === look.connector)
   return (
-    <p className="mt-1 text-[18px]">
+    <p className="mt-1 text-lead">
       <strong>Not {other?.name ?? look.connector}.</strong> {look.telling}
     </p>
   )
@@ -27,13 +27,13 @@ export function CircuitNotes({ card, figure }: { card: MeterCard; figure: MeterF
   const rest = figure.alike.length - alikeShown
   return (
     <>
-      {built !== null && <p className="mt-2 border-l-[5px] border-lamp pl-3 text-[19px] font-semibold">{built}</p>}
+      {built !== null && <p className="mt-2 border-l-[5px] border-lamp pl-3 text-title font-semibold">{built}</p>}
       {figure.alike.length > 0 && (
         <section className="mt-2">
-          <h4 className="text-[18px] font-bold">
+          <h4 className="text-lead font-bold">
             {figure.alike.length === 1 ? 'One other wire reads' : `${figure.alike.length} other wires read`} the same
           </h4>
-          <ul className="text-[18px]">
+          <ul className="text-lead">
             {figure.alike.slice(0, alikeShown).map((wire) => (
               <li key={`${wire.connector} ${wire.cavity}`} className="border-l-[5px] border-line pl-3">
                 {alikeWords(machine, card, wire)}

@@ -1,9 +1,11 @@
+import { readFigure } from '@tidy-badger/core/shared'
 import type { MeterFigure } from '@tidy-badger/core/circuit'
 import { cardsAllowed, judgeReading, meterCards, meterPhases, type MeterCard } from '@tidy-badger/core/wiring'
 import { Ban, Check, TriangleAlert } from 'lucide-react'
 import { useState, type FormEvent } from 'react'
 import { Link } from 'react-router'
 import { useJob } from '../../jobs/index.ts'
+import { NumberField } from '../../ui/NumberField.tsx'
 import { Button } from '../../ui/Button.tsx'
 import type { EndView } from '../selectors.ts'
 import { useMeterFigures } from '../../circuit/index.ts'
@@ -25,9 +27,7 @@ export function MeterPanel({ item }: { item: EndView }) {
     allowed[0] ??
     cards[0]
   if (!current)
-    return (
-      <p className="text-[18px] text-quiet">Nothing to measure on {item.end.name}: it meets no circuit by itself.</p>
-    )
+    return <p className="text-lead text-quiet">Nothing to measure on {item.end.name}: it meets no circuit by itself.</p>
   return (
     <div className="grid gap-5 xl:grid-cols-[250px_1fr]">
       <ol className="flex flex-col gap-3">
@@ -36,7 +36,7 @@ export function MeterPanel({ item }: { item: EndView }) {
           if (list.length === 0) return null
           return (
             <li key={phase}>
-              <h3 className="text-[16px] font-bold text-quiet">{phaseNames[phase]}</h3>
+              <h3 className="text-body font-bold text-quiet">{phaseNames[phase]}</h3>
               <ul>
                 {list.map((card) => (
                   <li key={card.id}>
@@ -85,7 +85,7 @@ function CardRow({
       type="button"
       onClick={onPick}
       aria-pressed={current}
-      className={`flex min-h-11 w-full items-center gap-2 rounded-lg border-2 px-2 text-left font-text text-[15px] leading-tight ${current ? 'border-lamp bg-paper' : 'border-transparent'}`}
+      className={`flex min-h-11 w-full items-center gap-2 rounded-lg border-2 px-2 text-left font-text text-small leading-tight ${current ? 'border-lamp bg-paper' : 'border-transparent'}`}
     >
       {card.barred ? (
         <Ban aria-label="barred" size={20} className="shrink-0 text-stop" />
@@ -121,19 +121,18 @@ function BigCard({
   if (card.barred)
     return (
       <section role="alert" className="self-start rounded-xl border-4 border-stop bg-paper p-5">
-        <h3 className="text-[24px] font-bold text-stop">No meter here</h3>
-        <p className="mt-2 text-[21px]">{card.barred}</p>
-        <p className="mt-2 text-[18px] text-quiet">{card.net}: the drop test at wake proves this pair instead.</p>
+        <h3 className="text-head font-bold text-stop">No meter here</h3>
+        <p className="mt-2 text-title">{card.barred}</p>
+        <p className="mt-2 text-lead text-quiet">{card.net}: the drop test at wake proves this pair instead.</p>
       </section>
     )
   const forbidden = card.power !== state.power
   const verdict = value === undefined ? null : judgeReading(dossiers.machine, card, value)
   const unit = card.expect.unit === 'ohm' ? 'Ω' : card.expect.unit
-  const figure = Number(text.replace(',', '.'))
-  const readable = text.trim() !== '' && Number.isFinite(figure)
+  const figure = readFigure(text, unit)
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    if (!readable) return
+    if (figure === null) return
     void write({
       kind: 'reading',
       quantity: `${card.net}, ${card.state}`,
@@ -149,15 +148,15 @@ function BigCard({
   }
   return (
     <section className="rounded-xl border-2 border-line bg-paper p-5">
-      <h3 className="text-[24px] leading-tight font-bold">{card.redLead}</h3>
+      <h3 className="text-head leading-tight font-bold">{card.redLead}</h3>
       <NotThatPlug card={card} />
       <p className="mt-3">
-        <span className="figures text-[44px] leading-none font-bold">
+        <span className="figures text-figure leading-none font-bold">
           {card.expect.low} – {card.expect.high}
         </span>{' '}
-        <span className="text-[24px]">{unit}</span>
+        <span className="text-head">{unit}</span>
         {computed && computed.planned !== null && (
-          <span className="block text-[19px] text-quiet">
+          <span className="block text-title text-quiet">
             here about {shownFigure(computed.planned)} {unit}
           </span>
         )}
@@ -165,20 +164,20 @@ function BigCard({
       {computed && <CircuitNotes card={card} figure={computed} />}
       <p className="mt-4 flex flex-wrap items-center gap-3">
         <span
-          className={`rounded-lg border-2 px-3 py-1 text-[18px] font-bold ${forbidden ? 'border-stop text-stop' : 'border-ink'}`}
+          className={`rounded-lg border-2 px-3 py-1 text-lead font-bold ${forbidden ? 'border-stop text-stop' : 'border-ink'}`}
         >
           battery {card.power}
         </span>
-        <span className="text-[19px] font-semibold">{card.says}</span>
+        <span className="text-title font-semibold">{card.says}</span>
       </p>
-      <dl className="mt-3 grid grid-cols-[100px_1fr] gap-x-3 gap-y-1.5 text-[19px]">
+      <dl className="mt-3 grid grid-cols-[100px_1fr] gap-x-3 gap-y-1.5 text-title">
         <dt className="text-quiet">Meter</dt>
         <dd>{card.range}</dd>
         <dt className="text-quiet">Black lead</dt>
         <dd>{card.blackLead}</dd>
       </dl>
       {forbidden ? (
-        <p role="status" className="mt-4 border-l-[5px] border-stop pl-3 text-[18px] font-semibold">
+        <p role="status" className="mt-4 border-l-[5px] border-stop pl-3 text-lead font-semibold">
           Not now: the battery is {state.power === 'on' ? 'on' : 'off'}.{' '}
           <Link
             className="underline underline-offset-4"
@@ -190,28 +189,23 @@ function BigCard({
         </p>
       ) : (
         <form onSubmit={submit} className="mt-4 flex flex-wrap items-end gap-3">
-          <label className="flex flex-col gap-1 font-semibold">
-            Reading, {unit}
-            <input
-              inputMode="decimal"
-              value={text}
-              onChange={(event) => setText(event.target.value)}
-              className="figures w-40 !text-[28px]"
-              aria-invalid={text.trim() !== '' && !readable}
-            />
-          </label>
-          <Button type="submit" look="main" className="!min-h-14 !px-6 !text-[19px]" disabled={!readable}>
+          <div className="font-semibold">
+            <NumberField label="Reading" unit={unit} text={text} onText={setText} className="w-40 !text-head">
+              <span className="w-full">Reading, {unit}</span>
+            </NumberField>
+          </div>
+          <Button type="submit" look="main" className="!min-h-14 !px-6 !text-title" disabled={figure === null}>
             Write it down
           </Button>
         </form>
       )}
       {verdict && (
         <div role="status" className={`mt-4 border-l-[6px] pl-4 ${verdict.good ? 'border-good' : 'border-stop'}`}>
-          <p className="text-[22px] font-bold">{verdict.says}</p>
+          <p className="text-title font-bold">{verdict.says}</p>
           {!verdict.good && (
             <>
-              <p className="text-[18px]">Likely: {verdict.causes.join('; ')}.</p>
-              <p className="text-[18px] font-semibold">Next: {verdict.next}</p>
+              <p className="text-lead">Likely: {verdict.causes.join('; ')}.</p>
+              <p className="text-lead font-semibold">Next: {verdict.next}</p>
             </>
           )}
         </div>

@@ -39,11 +39,11 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
         )}
         {end.type === 'inline-pair' && (
           <section>
-            <h3 className="mb-2 text-lg font-bold">The pair</h3>
+            <h3 className="mb-2 text-lead font-bold">The pair</h3>
             <div className="flex flex-wrap gap-2">
               <Button onClick={() => void connect({ kitEnd: end.id })}>Its two halves are mated to each other</Button>
             </div>
-            <h3 className="mt-5 mb-2 text-lg font-bold">It is on another plug</h3>
+            <h3 className="mt-5 mb-2 text-lead font-bold">It is on another plug</h3>
             <ul className="grid gap-2 sm:grid-cols-2">
               {dossiers.machine.connectors.map((connector) => (
                 <li key={connector.id}>
@@ -64,7 +64,7 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
         {end.type === 'flying-lead' && <WireFinder onPick={(to, method) => void connect(to, method)} />}
         {end.type === 'ring' && (
           <section>
-            <h3 className="mb-2 text-lg font-bold">It is under another nut</h3>
+            <h3 className="mb-2 text-lead font-bold">It is under another nut</h3>
             <ul className="flex flex-col gap-2">
               {dossiers.machine.studs.map((stud) => (
                 <li key={stud.id}>
@@ -85,7 +85,7 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
         )}
         {end.type === 'plug' && (
           <section>
-            <h3 className="mb-2 text-lg font-bold">It is in another socket</h3>
+            <h3 className="mb-2 text-lead font-bold">It is in another socket</h3>
             <ul className="grid gap-2 sm:grid-cols-2">
               {(dossiers.kit.sockets ?? []).map((socket) => (
                 <li key={socket.id}>
@@ -152,7 +152,7 @@ function LeadFuse({
   const { to } = now
   return (
     <section>
-      <h3 className="mb-2 text-lg font-bold">Another fuse is in its lead</h3>
+      <h3 className="mb-2 text-lead font-bold">Another fuse is in its lead</h3>
       <div className="flex flex-wrap items-end gap-2">
         <label className="flex flex-col font-semibold">
           Fuse
@@ -197,7 +197,7 @@ function PlanHere({ end, onDone }: { end: KitEnd; onDone: () => void }) {
     value === 'cap' ? { closed: 'cap' } : targets.find((item) => item.place === value)?.to
   return (
     <section className="flex flex-col gap-2">
-      <h3 className="text-lg font-bold">It shall go elsewhere</h3>
+      <h3 className="text-lead font-bold">It shall go elsewhere</h3>
       <label className="flex flex-col gap-1 font-semibold">
         Place in the plan
         <select value={value} onChange={(event) => setValue(event.target.value)}>
@@ -229,7 +229,7 @@ function WireFinder({ onPick }: { onPick: (to: ConnectionTarget, method: TapMeth
   const found = useMemo(() => findWires(machine, query, 80), [machine, query])
   return (
     <section className="flex flex-col gap-3">
-      <h3 className="text-lg font-bold">It is joined to another wire</h3>
+      <h3 className="text-lead font-bold">It is joined to another wire</h3>
       <label className="flex flex-col gap-1 font-semibold">
         Joined with
         <select

@@ -34,7 +34,7 @@ export function PlugFace({
     <figure>
       <figcaption className="flex items-center justify-between gap-2">
         <span
-          className={`flex items-center gap-2 rounded-lg border-2 border-ink px-2.5 py-1 font-head text-[15px] leading-tight font-bold ${mating ? 'bg-ink text-ground' : 'bg-paper'}`}
+          className={`flex items-center gap-2 rounded-lg border-2 border-ink px-2.5 py-1 font-head text-small leading-tight font-bold ${mating ? 'bg-ink text-ground' : 'bg-paper'}`}
         >
           {mating ? <Eye aria-hidden size={20} /> : <Cable aria-hidden size={20} />}
           <span>
@@ -45,7 +45,7 @@ export function PlugFace({
         <button
           type="button"
           onClick={() => setSide(mating ? 'wire side' : 'mating side')}
-          className="flex min-h-11 shrink-0 items-center gap-1.5 rounded-lg px-2 text-[15px] font-semibold underline underline-offset-4"
+          className="flex min-h-11 shrink-0 items-center gap-1.5 rounded-lg px-2 text-small font-semibold underline underline-offset-4"
         >
           <FlipHorizontal2 aria-hidden size={18} /> Turn it
         </button>
@@ -134,7 +134,7 @@ function CavityList({
   const shown = connector.cavities.filter((cavity) => !crowded || all || cavity.number === mark)
   return (
     <>
-      <ul className="mt-1 text-[15.5px]">
+      <ul className="mt-1 text-small">
         {shown.map((cavity) => {
           const wire = wireAt(machine, connector.id, cavity.number)
           const words = (
@@ -172,7 +172,7 @@ function CavityList({
         <button
           type="button"
           onClick={() => setAll(!all)}
-          className="min-h-11 px-1 text-[15px] font-semibold underline underline-offset-4"
+          className="min-h-11 px-1 text-small font-semibold underline underline-offset-4"
         >
           {all ? 'Only the one in hand' : `All ${connector.cavities.length} cavities`}
         </button>

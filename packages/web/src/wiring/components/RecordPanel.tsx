@@ -32,7 +32,7 @@ export function RecordPanel() {
 function Part({ title, children }: { title: string; children: ReactNode }) {
   return (
     <section>
-      <h3 className="mb-1.5 text-[18px] font-bold">{title}</h3>
+      <h3 className="mb-1.5 text-lead font-bold">{title}</h3>
       {children}
     </section>
   )

@@ -59,26 +59,26 @@ export function SignalPaths({ end }: { end: KitEndId }) {
             </label>
           ))}
         </fieldset>
-        <p className="text-[18px] font-bold">{moduleWords[module]}</p>
+        <p className="text-lead font-bold">{moduleWords[module]}</p>
       </div>
       <Branch node={tree} />
       {apart.length > 0 && (
         <section className="border-l-[5px] border-stop pl-3">
-          <h3 className="mb-1 text-[18px] font-bold text-stop">Nothing leads here any more</h3>
+          <h3 className="mb-1 text-lead font-bold text-stop">Nothing leads here any more</h3>
           {apart.map((node, i) => (
             <Branch key={i} node={node} />
           ))}
         </section>
       )}
       <section>
-        <h3 className="mb-1 text-[18px] font-bold">Where the module meets the machine</h3>
+        <h3 className="mb-1 text-lead font-bold">Where the module meets the machine</h3>
         <ul className="flex flex-col">
           {sources.map((source) => (
             <li key={`${source.kitEnd}${source.says}`}>
               <button
                 type="button"
                 onClick={() => selectEnd(source.kitEnd)}
-                className="min-h-9 text-left font-text text-[16px]"
+                className="min-h-9 text-left font-text text-body"
               >
                 <strong>{source.does}</strong> {source.says}
               </button>
@@ -164,11 +164,11 @@ function Station({ node }: { node: TraceNode }) {
         <svg viewBox="0 0 92 16" className="h-4 w-full" aria-hidden>
           <Wire d="M0 8H92" colour={colour} width={8} />
         </svg>
-        <span className="block px-1 text-center text-[15px] leading-tight text-quiet">{words}</span>
+        <span className="block px-1 text-center text-small leading-tight text-quiet">{words}</span>
       </li>
     )
   const inner = <span className="block leading-tight">{words}</span>
-  const look = `max-w-[190px] rounded-lg border-2 px-2.5 py-1.5 text-left font-text text-[15px] ${looks[kind] ?? 'border-line bg-paper'}`
+  const look = `max-w-[190px] rounded-lg border-2 px-2.5 py-1.5 text-left font-text text-small ${looks[kind] ?? 'border-line bg-paper'}`
   return (
     <li className="shrink-0">
       {connector !== undefined && cavity !== undefined ? (

@@ -53,7 +53,7 @@ export function TickDock({
       title={
         <span className="flex flex-wrap items-center gap-3">
           <span
-            className={`rounded-lg border-2 px-2.5 py-0.5 font-text text-[16px] font-semibold ${state.power === 'on' && needsOff ? 'border-lamp bg-lamp text-[#15181a]' : 'border-current'}`}
+            className={`rounded-lg border-2 px-2.5 py-0.5 font-text text-body font-semibold ${state.power === 'on' && needsOff ? 'border-lamp bg-lamp text-[#15181a]' : 'border-current'}`}
           >
             {state.power === 'on' && needsOff ? 'battery is on: negative off first' : 'battery off'}
           </span>
@@ -98,7 +98,7 @@ export function TickDock({
               aria-pressed={tick.done}
               disabled={tick.done}
               onClick={() => make(tick)}
-              className={`flex min-h-[54px] w-full items-center gap-3 rounded-lg border-2 px-3 py-2 text-left text-[16.5px] leading-tight font-semibold disabled:opacity-100 ${tick === next ? 'border-lamp' : 'border-dock-quiet'}`}
+              className={`flex min-h-[54px] w-full items-center gap-3 rounded-lg border-2 px-3 py-2 text-left text-body leading-tight font-semibold disabled:opacity-100 ${tick === next ? 'border-lamp' : 'border-dock-quiet'}`}
             >
               <span
                 aria-hidden

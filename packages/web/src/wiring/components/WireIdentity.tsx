@@ -17,9 +17,9 @@ export function WireIdentity({ place }: { place: CavityPlace }) {
   return (
     <>
       <div className="flex items-start justify-between gap-2">
-        <h3 className="text-[20px] leading-tight font-bold">
+        <h3 className="text-title leading-tight font-bold">
           {wire.net.name}
-          <span className="mt-1 flex items-center gap-2 font-text text-[16px] font-normal">
+          <span className="mt-1 flex items-center gap-2 font-text text-body font-normal">
             <WireChip colour={wire.wire.colour} /> {wireName(wire.wire.colour)}, {wire.wire.areaMm2} mm²
           </span>
         </h3>

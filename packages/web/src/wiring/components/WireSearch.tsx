@@ -71,7 +71,7 @@ export function WireFoundWords({ item }: { item: WireFound }) {
       {wire && <WireChip colour={wire.colour} />}
       <span className="min-w-0 flex-1 leading-tight">
         {item.wire} <span className="opacity-80">{item.net}</span>
-        <span className="block text-[15px] opacity-80">
+        <span className="block text-small opacity-80">
           {item.connectorName}, cavity {item.cavity}
         </span>
       </span>
