@@ -82,12 +82,14 @@ describe('variants', () => {
   })
 
   test('remove by id', () => {
-    const machine = structuredClone(gorse())
-    machine.variants[0].remove = [{ list: 'steps', id: 'codes' }]
-    const composed = composeVariant(machine, 'from-2021')
+    const removing = (id: string) => {
+      const machine = structuredClone(gorse())
+      machine.variants[0].remove = [{ list: 'steps', id }]
+      return composeVariant(machine, 'from-2021')
+    }
+    const composed = removing('codes')
     expect(composed.ok && composed.value.steps.some((step) => step.id === 'codes')).toBe(false)
-    machine.variants[0].remove = [{ list: 'steps', id: 'ghost' }]
-    expect(composeVariant(machine, 'from-2021')).toMatchObject({ ok: false, problems: [{ code: 'nothing-to-remove' }] })
+    expect(removing('ghost')).toMatchObject({ ok: false, problems: [{ code: 'nothing-to-remove' }] })
   })
 
   test('an unknown variant names the known ones', () => {
