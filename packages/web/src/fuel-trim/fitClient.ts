@@ -14,20 +14,30 @@ export type Tell = (share: number, stage: string) => void
 
 const startWorker = () => new Worker(new URL('./fitWorker.ts', import.meta.url), { type: 'module' })
 
-/** Runs one piece of work in a worker of its own, so that ending it ends everything. */
-function inWorker<T>(work: (api: Remote<FitApi>) => Promise<T>): Running<T> {
+/**
+ * Runs one piece of work in a worker of its own, so that ending it ends everything. How far it is comes on a way of its own and may be
+ * overtaken by the end: what is told after that is not passed on.
+ */
+function inWorker<T>(tell: Tell, work: (api: Remote<FitApi>, tell: Tell) => Promise<T>): Running<T> {
   const worker = startWorker()
+  let over = false
   let cancel = () => {}
   const cancelled = new Promise<never>((_, refuse) => {
     cancel = () => refuse(new Cancelled('Cancelled'))
     worker.addEventListener('error', () => refuse(new Error('The log could not be worked on: the browser ended it.')))
   })
-  const done = Promise.race([work(wrap<FitApi>(worker)), cancelled]).finally(() => worker.terminate())
+  const heard = proxy((share: number, stage: string) => {
+    if (!over) tell(share, stage)
+  })
+  const done = Promise.race([work(wrap<FitApi>(worker), heard), cancelled]).finally(() => {
+    over = true
+    worker.terminate()
+  })
   return { done, cancel }
 }
 
 export function readLogFile(file: Blob, reading: LogReading, stoichAfr: number, tell: Tell): Running<ReadOutcome> {
-  return inWorker(async (api): Promise<ReadOutcome> => api.read(file, reading, stoichAfr, proxy(tell)))
+  return inWorker(tell, async (api, heard): Promise<ReadOutcome> => api.read(file, reading, stoichAfr, heard))
 }
 
 export function fitLog(
@@ -37,5 +47,5 @@ export function fitLog(
   problem: TrimProblem,
   tell: Tell,
 ): Running<FitOutcome> {
-  return inWorker(async (api): Promise<FitOutcome> => api.fit(file, reading, stoichAfr, problem, proxy(tell)))
+  return inWorker(tell, async (api, heard): Promise<FitOutcome> => api.fit(file, reading, stoichAfr, problem, heard))
 }
