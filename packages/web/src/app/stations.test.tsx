@@ -27,6 +27,7 @@ describe.each(oneEach)('$name', (dossiers) => {
       await hands.click(screen.getByRole('link', { name: new RegExp(`^${stationNames[station]} ?, done$`) }))
       await waitFor(() => expect(document.title).toContain(stationNames[station]))
       await waitFor(() => expect(document.querySelector('main')?.textContent?.length).toBeGreaterThan(60))
+      expect(screen.getAllByRole('heading', { level: 1 }).length).toBe(1)
       for (const picture of pictures[station] ?? []) {
         await hands.click(await screen.findByRole('tab', { name: picture }))
         expect(screen.getByRole('tabpanel', { hidden: false }).textContent).not.toBe('')

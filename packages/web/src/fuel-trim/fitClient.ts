@@ -12,14 +12,12 @@ export class Cancelled extends Error {}
 
 export type Tell = (share: number, stage: string) => void
 
-const startWorker = () => new Worker(new URL('./fitWorker.ts', import.meta.url), { type: 'module' })
-
 /**
  * Runs one piece of work in a worker of its own, so that ending it ends everything. How far it is comes on a way of its own and may be
  * overtaken by the end: what is told after that is not passed on.
  */
 function inWorker<T>(tell: Tell, work: (api: Remote<FitApi>, tell: Tell) => Promise<T>): Running<T> {
-  const worker = startWorker()
+  const worker = new Worker(new URL('./fitWorker.ts', import.meta.url), { type: 'module' })
   let over = false
   let cancel = () => {}
   const cancelled = new Promise<never>((_, refuse) => {

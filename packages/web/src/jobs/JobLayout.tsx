@@ -75,8 +75,8 @@ export function JobLayout({ tools }: { tools?: ReactNode }) {
 
 /** Sends `/job/x` to the station where the job is. */
 export function JobIndex() {
-  const view = useJobView()
-  return view ? <Navigate to={view.progress.find((item) => !item.done)?.station ?? 'hand-back'} replace /> : null
+  const { progress } = useJob()
+  return <Navigate to={progress.find((item) => !item.done)?.station ?? 'hand-back'} replace />
 }
 
 /** The job's stations in working order; the one broad light stripe is where you are. */

@@ -10,6 +10,7 @@ import {
   type WholeDay,
 } from '@tidy-badger/core/jobs'
 import { wrap, type Remote } from 'comlink'
+import { documentSender } from '../platform/sentDocuments.ts'
 import type { PlanApi } from './planWorker.ts'
 
 interface Planner {
@@ -18,7 +19,7 @@ interface Planner {
 }
 
 let planner: Planner | null = null
-let sent: ({ key: number } & Pick<JobDossiers, 'machine' | 'kit'>) | null = null
+const keyOf = documentSender()
 
 /** Starts the thread that plans: called early, so that it has read its script when the first job is here. */
 export function wakePlanner(): Planner {
@@ -36,12 +37,7 @@ export function wakePlanner(): Planner {
 /** Asks the planner about a job, once it has the job's documents. @throws where that thread does not work */
 function ask<T>(dossiers: JobDossiers, what: (api: Remote<PlanApi>, key: number) => Promise<T>): Promise<T> {
   const { api, broke } = wakePlanner()
-  const { machine, kit } = dossiers
-  if (sent?.machine !== machine || sent.kit !== kit) {
-    sent = { key: (sent?.key ?? 0) + 1, machine, kit }
-    void api.take(sent.key, { machine, kit })
-  }
-  return Promise.race([what(api, sent.key), broke])
+  return Promise.race([what(api, keyOf(dossiers, api.take)), broke])
 }
 
 /** Has the plans of a job made beside the screen, and takes them over. @throws where that thread does not work */
