@@ -1,6 +1,7 @@
 // @vitest-environment happy-dom
 import { stationNames, stations } from '@tidy-badger/core/dossiers'
 import { screen, waitFor } from '@testing-library/react'
+import axe from 'axe-core'
 import { describe, expect, test } from 'vitest'
 import { wholeJob } from '../../../core/src/jobs/wholeJobCase.ts'
 import { fittings } from '../../../core/src/wiring/shippedCase.ts'
@@ -35,5 +36,10 @@ describe.each(oneEach)('$name', (dossiers) => {
     }
     expect(screen.queryByText(/NaN|undefined|\[object/)).toBeNull()
     expect(screen.queryByText('Not taken')).toBeNull()
+    // What a colour is, is seen by a browser alone.
+    const { violations } = await axe.run(document, { rules: { 'color-contrast': { enabled: false } } })
+    expect(
+      violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(' | ')}`),
+    ).toEqual([])
   })
 })

@@ -1,4 +1,4 @@
-import { jobMeter, jobSupply, type JobDossiers, type JobState } from '@tidy-badger/core/jobs'
+import { jobMeter, jobSupply, type JobState } from '@tidy-badger/core/jobs'
 import { documentTaker } from '../platform/sentDocuments.ts'
 import { serve } from '../platform/serve.ts'
 

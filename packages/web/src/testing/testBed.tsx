@@ -110,6 +110,8 @@ const said: string[] = []
 /** Call in a test file that shows pages: what a page says to the console fails its test, and nothing is left behind. */
 export function forPages(): void {
   beforeEach(() => {
+    // As the page itself says.
+    document.documentElement.lang = 'en'
     localStorage.clear()
     usePreferences.setState({ person: 'Runa', device: 'test' })
     vi.stubGlobal('WebSocket', SilentSocket)
