@@ -25,7 +25,7 @@ describe.each(oneEach)('$name', (dossiers) => {
     const { hands } = openApp(yard, `/job/${id}/take-in`)
     await allSaved()
     for (const station of stations) {
-      await hands.click(screen.getByRole('link', { name: new RegExp(`^${stationNames[station]} ?, done$`) }))
+      await hands.click(await screen.findByRole('link', { name: new RegExp(`^${stationNames[station]} ?, done$`) }))
       await waitFor(() => expect(document.title).toContain(stationNames[station]))
       await waitFor(() => expect(document.querySelector('main')?.textContent?.length).toBeGreaterThan(60))
       expect(screen.getAllByRole('heading', { level: 1 }).length).toBe(1)

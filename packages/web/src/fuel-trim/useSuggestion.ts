@@ -40,24 +40,30 @@ function questionOf(dossiers: JobDossiers, state: JobState, log: ImportedLog) {
   return { problem, stoichAfr, of: JSON.stringify([log.mapping, stoichAfr, problem]) }
 }
 
+/** What is being worked out: who asks for it meanwhile waits for it, and it is not done twice. */
+let making: { of: string; done: Promise<void> } | null = null
+
+/** Does a piece of work under the name of what it makes. */
+async function make(of: string, work: () => Promise<void>): Promise<void> {
+  const done = work().finally(() => {
+    if (making?.done === done) making = null
+  })
+  making = { of, done }
+  await done
+}
+
 /** Works out what the newest ride says before anybody asks, beside the screen. */
 export async function prepareTrim(dossiers: JobDossiers, state: JobState): Promise<void> {
   const log = state.logs.at(-1)
   if (!log || !trimBasis(dossiers)) return
   const { of, problem, stoichAfr } = questionOf(dossiers, state, log)
-  if (preparing?.of === of || (await keptFit(log.log, of))) return
-  const work = async () => {
+  if (making?.of === of) return
+  await make(of, async () => {
+    if (await keptFit(log.log, of)) return
     const outcome = await fitLog(await logBytes(log.log), log.mapping, stoichAfr, problem, () => {}).done
     if (outcome.ok) await keepFit(log.log, of, outcome)
-  }
-  const done = work().finally(() => {
-    if (preparing?.done === done) preparing = null
   })
-  preparing = { of, done }
-  await done
 }
-/** What is being prepared: who asks for it meanwhile waits for it, and it is not done twice. */
-let preparing: { of: string; done: Promise<void> } | null = null
 
 /** What a log says about the present table; fitted anew whenever log or table change. */
 export function useSuggestion(log: ImportedLog | undefined, attempt: number): SuggestionState {
@@ -78,10 +84,14 @@ export function useSuggestion(log: ImportedLog | undefined, attempt: number): Su
     }
     const work = async () => {
       const { of, problem, stoichAfr } = questionOf(dossiers, state, log)
-      if (preparing?.of === of) {
+      if (making?.of === of) {
         show({ kind: 'working', share: 0.5, stage: 'reading the log', cancel })
-        await preparing.done.catch(() => undefined)
+        await making.done.catch(() => undefined)
       }
+      if (over) return
+      await make(of, () => workOut(of, problem, stoichAfr))
+    }
+    const workOut = async (of: string, problem: TrimProblem, stoichAfr: number) => {
       const kept = await keptFit(log.log, of)
       if (over) return
       if (kept) return show({ kind: 'ready', ...kept })
