@@ -1,12 +1,12 @@
-import { z } from 'zod'
-import { type DossierPair, type Station, refOf, type CoverId } from '../dossiers/index.ts'
-import { defineDecision, defineEntry, doneBy, known, textField, slotOf } from '../journal/index.ts'
+import { type DossierPair, type Station, type CoverId } from '../dossiers/index.ts'
+import { defineDecision, defineEntry, doneBy, known, slotOf } from '../journal/index.ts'
 import type { Problem } from '../shared/index.ts'
 import { findTarget, waysTo } from './compileAccess.ts'
-import { batteryPractices, batteryPracticesFor, type AccessState } from './state.ts'
+import { batteryPracticesFor, type AccessState } from './state.ts'
+import type { accessForms } from './forms.ts'
 
-const entry = defineEntry<DossierPair, AccessState, Station>()
-const decision = defineDecision<DossierPair, AccessState, Station>()
+const entry = defineEntry<DossierPair, AccessState, Station, typeof accessForms>()
+const decision = defineDecision<DossierPair, AccessState, Station, typeof accessForms>()
 
 const refs = ({ machine }: DossierPair, { cover }: { cover: CoverId }): Problem[] =>
   known(machine.covers ?? [], cover, 'cover', `cover of the ${machine.model}`)
@@ -25,7 +25,6 @@ export function coverName({ machine }: Pick<DossierPair, 'machine'>, id: string)
 
 export const coverOff = entry({
   kind: 'cover-off',
-  shape: { cover: refOf.cover, /* why it came off before it was cold */ without: textField.optional() },
   refs,
   apply(state, written) {
     const now = state.covers[written.cover]
@@ -38,7 +37,6 @@ export const coverOff = entry({
 
 export const coverOn = entry({
   kind: 'cover-on',
-  shape: { cover: refOf.cover },
   refs,
   apply(state, written) {
     const now = state.covers[written.cover]
@@ -54,7 +52,6 @@ export const coverOn = entry({
 /** Something from the tray that stays off the machine, and why. */
 export const leftOff = entry({
   kind: 'left-off',
-  shape: { cover: refOf.cover, reason: textField },
   refs,
   bars: ({ machine }, _state, { cover }) =>
     machine.covers?.some((item) => item.id === cover && item.opensFuel)
@@ -75,8 +72,6 @@ export const leftOff = entry({
 
 export const batteryChosen = decision({
   kind: 'battery-practice-chosen',
-  of: {},
-  value: z.enum(batteryPractices),
   at: ({ decided }) => slotOf(decided, 'battery'),
   refs: ({ machine }, { value }) =>
     value === null || batteryPracticesFor(machine).includes(value)
@@ -87,16 +82,12 @@ export const batteryChosen = decision({
 
 export const peopleChosen = decision({
   kind: 'people-chosen',
-  of: {},
-  value: z.union([z.literal(1), z.literal(2)]),
   at: ({ decided }) => slotOf(decided, 'people'),
   about: () => 'How many work on it',
 })
 
 export const coverOrderChosen = decision({
   kind: 'cover-order-chosen',
-  of: {},
-  value: z.array(refOf.cover).max(200),
   at: ({ decided }) => slotOf(decided, 'coverOrder'),
   refs: ({ machine }, { value }) => [
     ...(value ?? [])
@@ -111,8 +102,6 @@ export const coverOrderChosen = decision({
 
 export const alsoChosen = decision({
   kind: 'also-reached-chosen',
-  of: {},
-  value: z.array(z.string().min(1).max(140)).max(200),
   at: ({ decided }) => slotOf(decided, 'also'),
   refs: ({ machine }, { value }) =>
     (value ?? [])
@@ -125,8 +114,6 @@ export const alsoChosen = decision({
 
 export const wayChosen = decision({
   kind: 'way-chosen',
-  of: { target: z.string().min(1).max(140) },
-  value: refOf.way,
   at: ({ decided }, { target }) => slotOf(decided.ways, target),
   refs({ machine }, { target: key, value }) {
     const target = findTarget(machine, key)

@@ -39,3 +39,4 @@ export type {
   TargetKind,
 } from './model.ts'
 export { accessSpread, planAccess, planReachable } from './planAccess.ts'
+export { accessForms } from './forms.ts'

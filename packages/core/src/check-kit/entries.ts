@@ -1,13 +1,12 @@
-import { z } from 'zod'
-import { type DossierPair, type Station, refOf } from '../dossiers/index.ts'
+import { type DossierPair, type Station } from '../dossiers/index.ts'
 import { defineEntry, doneBy, known } from '../journal/index.ts'
-import { partStates, type CheckKitState } from './state.ts'
+import { type CheckKitState } from './state.ts'
+import type { checkKitForms } from './forms.ts'
 
-const entry = defineEntry<DossierPair, CheckKitState, Station>()
+const entry = defineEntry<DossierPair, CheckKitState, Station, typeof checkKitForms>()
 
 export const partChecked = entry({
   kind: 'part-checked',
-  shape: { part: refOf.part, state: z.enum(partStates), instead: z.string().min(1).max(200).optional() },
   refs: ({ kit }, { part, state }) => [
     ...known(kit.parts, part, 'part', `part of the ${kit.model} kit`),
     ...(state === 'from stock' && kit.parts.some((item) => item.id === part && !item.instead)
@@ -35,7 +34,6 @@ export const partChecked = entry({
 
 export const toolChecked = entry({
   kind: 'tool-checked',
-  shape: { tool: z.string().min(1).max(100), state: z.enum(['present', 'missing']) },
   apply(state, written) {
     state.tools[written.tool] = { ...doneBy(written), state: written.state }
     return null

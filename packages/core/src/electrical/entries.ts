@@ -1,8 +1,8 @@
-import { z } from 'zod'
 import type { DossierPair, Station } from '../dossiers/index.ts'
 import { defineDecision, type Decided, slotOf } from '../journal/index.ts'
 import { feedPractices, type FeedPractice } from './feedOptions.ts'
 import { groundPractices, type GroundPractice } from './groundCheck.ts'
+import type { supplyForms } from './forms.ts'
 
 /** What has been decided about feed and ground. */
 export interface SupplyState {
@@ -23,20 +23,16 @@ export function groundPracticeOf(state?: Chosen): GroundPractice {
   return state?.decided.grounding?.value ?? groundPractices[0]
 }
 
-const decision = defineDecision<DossierPair, SupplyState, Station>()
+const decision = defineDecision<DossierPair, SupplyState, Station, typeof supplyForms>()
 
 export const feedingChosen = decision({
   kind: 'feeding-practice-chosen',
-  of: {},
-  value: z.enum(feedPractices),
   at: ({ decided }) => slotOf(decided, 'feeding'),
   about: () => 'Feed',
 })
 
 export const groundingChosen = decision({
   kind: 'grounding-practice-chosen',
-  of: {},
-  value: z.enum(groundPractices),
   at: ({ decided }) => slotOf(decided, 'grounding'),
   about: () => 'Ground',
 })

@@ -56,3 +56,4 @@ export { runResistanceOhm, wireRun, type WireRun, type WireRunAsked } from './wi
 export { fuseFindings, judgeFeedFuse } from './fuseFindings.ts'
 export { supplyRules, type SupplyRule } from './rules.ts'
 export { supplyWords, type SupplyFacts } from './words.ts'
+export { supplyForms } from './forms.ts'

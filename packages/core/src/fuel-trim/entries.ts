@@ -1,16 +1,10 @@
-import { z } from 'zod'
 import type { DossierPair, Station } from '../dossiers/index.ts'
-import { defineEntry, doneBy, hashField, type Refusal } from '../journal/index.ts'
+import { defineEntry, doneBy, type Refusal } from '../journal/index.ts'
 import { currentTrim, type CellChange, type TrimRevision, type TrimState } from './state.ts'
 import { trimBasis } from './trimBasis.ts'
+import type { trimForms } from './forms.ts'
 
-const entry = defineEntry<DossierPair, TrimState, Station>()
-
-const fileName = z.string().min(1).max(300)
-const cellChanges = z
-  .array(z.strictObject({ rpm: z.number(), load: z.number(), old: z.number(), new: z.number() }))
-  .min(1)
-  .max(1600)
+const entry = defineEntry<DossierPair, TrimState, Station, typeof trimForms>()
 
 const noBasis = (dossiers: DossierPair): Refusal | null =>
   trimBasis(dossiers)
@@ -22,19 +16,6 @@ const noBasis = (dossiers: DossierPair): Refusal | null =>
 
 export const logImported = entry({
   kind: 'log-imported',
-  shape: {
-    log: hashField,
-    name: fileName,
-    rows: z.int().min(0),
-    bytes: z.int().min(0),
-    mapping: z.strictObject({
-      columns: z.record(z.string(), z.string()),
-      units: z.record(z.string(), z.string()),
-      dropUnreadable: z.boolean(),
-    }),
-    /* entry that made the table in force on the ride; null: the table the kit ships with */
-    tableInForce: z.string().nullable(),
-  },
   apply(state, written) {
     if (state.logs.some((log) => log.log === written.log)) return 'This log is in the job already.'
     const { log, name, rows, bytes, mapping, tableInForce } = written
@@ -47,12 +28,6 @@ export const logImported = entry({
 
 export const trimAccepted = entry({
   kind: 'trim-accepted',
-  shape: {
-    log: hashField,
-    fitVersion: z.int().positive(),
-    options: z.strictObject({ gain: z.number(), maxStepPct: z.number(), delaySeconds: z.number() }),
-    cells: cellChanges,
-  },
   replaces: true,
   bars: noBasis,
   apply(state, written) {
@@ -73,7 +48,6 @@ export const trimAccepted = entry({
 
 export const trimLoaded = entry({
   kind: 'trim-loaded',
-  shape: { name: fileName, cells: cellChanges },
   replaces: true,
   bars: noBasis,
   apply: (state, written) =>

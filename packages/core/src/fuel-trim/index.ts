@@ -3,3 +3,4 @@ export { readSuggestRequest, suggestRequestSchema, type SuggestRequest } from '.
 export { trimEntries } from './entries.ts'
 export { currentTrim, freshTrim, trimOfRevision, type CellChange, type TrimState } from './state.ts'
 export { requireTrimBasis, trimBasis } from './trimBasis.ts'
+export { trimForms } from './forms.ts'

@@ -2,14 +2,18 @@ import { describe, expect, test } from 'vitest'
 import type { NewEntry } from './model.ts'
 import { capabilities } from './capabilities.ts'
 import { jobFindings } from './jobFindings.ts'
+import { entrySchema } from '../journal/index.ts'
+import { jobForms, newEntrySchema } from './jobForms.ts'
 import { jobJournal, journalOf } from './jobJournal.ts'
 import { asJournal, gorseJob } from './journalCase.ts'
 import { ruleCatalogue, rulesByRoom } from './ruleCatalogue.ts'
+import { greaseForms } from './toy/formsCase.ts'
 import { toy } from './toy/indexCase.ts'
 import { entriesOfWork, stationWork } from './workItems.ts'
 
 const withToy = [...capabilities, toy]
 const journal = journalOf(withToy)
+const schema = entrySchema({ ...jobForms, ...greaseForms })
 /** Entries of the toy are none of the job's own kinds. */
 const toyEntry = (id: string, body: { kind: string; of?: string }) =>
   ({ id, by: 'Runa', ...body }) as unknown as NewEntry
@@ -18,8 +22,8 @@ const done = toyEntry('d', { kind: 'greased' })
 
 describe('a capability added by one folder and one line', () => {
   test('its entries are read, told and undone like any other', () => {
-    expect(journal.schema.safeParse(wanted).success).toBe(true)
-    expect(journal.schema.safeParse(toyEntry('x', { kind: 'grease-wanted' })).success).toBe(false)
+    expect(schema.safeParse(wanted).success).toBe(true)
+    expect(schema.safeParse(toyEntry('x', { kind: 'grease-wanted' })).success).toBe(false)
     expect(journal.words(wanted, gorseJob)).toBe('Tomas wants the terminals greased')
     expect(journal.placeOf(done, gorseJob)).toBe('close-up')
     expect(journal.replay(gorseJob, [done]).held).toEqual([{ entry: 'd', why: 'Nobody wanted it.' }])
@@ -60,7 +64,7 @@ describe('a capability added by one folder and one line', () => {
   })
 
   test('without the line nothing of it is known', () => {
-    expect(jobJournal.schema.safeParse(wanted).success).toBe(false)
+    expect(newEntrySchema.safeParse(wanted).success).toBe(false)
     expect(jobJournal.replay(gorseJob, [wanted]).held).toEqual([
       { entry: 'w', why: 'Nothing here knows this kind of entry.' },
     ])
@@ -75,4 +79,8 @@ test('no rule stands in two rooms', () => {
   const names = Object.values(rulesByRoom).flatMap((rules) => Object.keys(rules))
   expect(new Set(names).size).toBe(names.length)
   expect(Object.keys(ruleCatalogue).sort()).toEqual(names.sort())
+})
+
+test('every kind of entry has a form, and every form its kind', () => {
+  expect(Object.keys(jobForms).sort()).toEqual(jobJournal.kinds.filter((kind) => kind !== 'undo').sort())
 })

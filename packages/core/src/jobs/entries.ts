@@ -1,38 +1,16 @@
-import { z } from 'zod'
-import { stationNames, stations, stepOf, type DossierPair, type Station, refOf } from '../dossiers/index.ts'
-import {
-  defineDecision,
-  defineEntry,
-  doneBy,
-  entryIdField,
-  hashField,
-  idField,
-  known,
-  nameField,
-  textField,
-  slotOf,
-} from '../journal/index.ts'
-import { largestInteger } from '../shared/index.ts'
-import { placeFields, type WiringState } from '../wiring/index.ts'
-import { takeInQuestions, type WorkState } from './state.ts'
+import { stationNames, stepOf, type DossierPair, type Station } from '../dossiers/index.ts'
+import { defineDecision, defineEntry, doneBy, known, slotOf } from '../journal/index.ts'
+import { type WiringState } from '../wiring/index.ts'
+import type { takeInQuestions} from './state.ts';
+import { type WorkState } from './state.ts'
 import { ruleCatalogue } from './ruleCatalogue.ts'
+import type { workForms } from './forms.ts'
 
-const entry = defineEntry<DossierPair, WorkState, Station>()
-const decision = defineDecision<DossierPair, WorkState, Station>()
-
-export const dossierRefSchema = z.strictObject({
-  id: idField,
-  version: z.int().positive().max(largestInteger),
-  hash: hashField,
-  variant: refOf.variant.optional(),
-})
+const entry = defineEntry<DossierPair, WorkState, Station, typeof workForms>()
+const decision = defineDecision<DossierPair, WorkState, Station, typeof workForms>()
 
 export const note = entry({
   kind: 'note',
-  shape: {
-    text: textField,
-    about: z.strictObject({ ...placeFields, station: z.enum(stations).optional() }).optional(),
-  },
   apply(state, { text, about, ...head }) {
     state.notes.push({ ...doneBy(head), text, about })
     return null
@@ -40,15 +18,8 @@ export const note = entry({
   words: ({ text }) => text,
 })
 
-export const stepDone = defineEntry<DossierPair, WorkState & Pick<WiringState, 'power'>, Station>()({
+export const stepDone = defineEntry<DossierPair, WorkState & Pick<WiringState, 'power'>, Station, typeof workForms>()({
   kind: 'step-done',
-  shape: {
-    step: refOf.step,
-    /* what the step asks to be written down */
-    wrote: textField.optional(),
-    /* why it is done without what it asks for, or before its wait was over */
-    without: textField.optional(),
-  },
   refs: ({ machine, kit }, { step }) => known([...machine.steps, ...kit.steps], step, 'step', 'step of this job'),
   apply(state, written, dossiers) {
     // A tick made twice changes nothing, the battery's state least of all.
@@ -69,7 +40,6 @@ export const stepDone = defineEntry<DossierPair, WorkState & Pick<WiringState, '
 
 export const stationDone = entry({
   kind: 'station-done',
-  shape: { station: z.enum(stations) },
   apply(state, written) {
     state.stationsDone[written.station] ??= doneBy(written)
     return null
@@ -80,7 +50,6 @@ export const stationDone = entry({
 
 export const stopLifted = entry({
   kind: 'stop-lifted',
-  shape: { finding: z.string().min(1).max(300), reason: textField },
   refs(_dossiers, { finding, by }) {
     const rule = Object.entries(ruleCatalogue).find(([name]) => name === finding.split('|')[0])
     if (!rule || rule[1].severity !== 'stop')
@@ -106,7 +75,6 @@ export const stopLifted = entry({
 
 export const timerStarted = entry({
   kind: 'timer-started',
-  shape: { what: z.string().min(1).max(200), minutes: z.number().positive().max(6000) },
   apply(state, { what, minutes, ...head }) {
     state.timers.push({ ...doneBy(head), what, minutes })
     return null
@@ -116,7 +84,6 @@ export const timerStarted = entry({
 
 export const timerStopped = entry({
   kind: 'timer-stopped',
-  shape: { timer: entryIdField },
   apply(state, written) {
     const timer = state.timers.find((item) => item.entry === written.timer)
     if (!timer) return 'There is no such timer.'
@@ -129,7 +96,6 @@ export const timerStopped = entry({
 /** What the owner was told, and who heard it. */
 export const told = entry({
   kind: 'told',
-  shape: { text: textField, to: nameField },
   apply(state, { text, to, ...head }) {
     state.told.push({ ...doneBy(head), text, to })
     return null
@@ -141,14 +107,6 @@ export const told = entry({
 /** The job goes on with another version of its machine or kit. */
 export const dossierChanged = entry({
   kind: 'dossier-changed',
-  shape: {
-    dossier: z.enum(['machine', 'kit']),
-    to: dossierRefSchema,
-    /* content hash of the version it takes the place of */
-    replaces: hashField,
-    /* entries that no longer fit, as they were shown when it was decided */
-    invalidates: z.array(z.strictObject({ entry: entryIdField, why: textField })).max(5000),
-  },
   replaces: true,
   movesContext: true,
   apply(state, written) {
@@ -165,8 +123,6 @@ export const dossierChanged = entry({
 /** An answer to one of take-in's questions. */
 export const answered = decision({
   kind: 'answered',
-  of: { question: z.enum(takeInQuestions) },
-  value: z.string().min(1).max(4000),
   at: ({ decided }, { question }) => slotOf(decided.answers, question),
   about: ({ question }) => questionNames[question],
 })

@@ -1,7 +1,8 @@
 export { alsoKitCost, type AlsoKit } from './alsoKit.ts'
 export { invalidatedBy, movesDossiers, refsInForce, refsNamed, type JobRefs } from './dossierChange.ts'
 export { endProgress, endsDone, type EndProgress } from './endProgress.ts'
-export { answered, dossierRefSchema } from './entries.ts'
+export { answered } from './entries.ts'
+export { dossierRefSchema } from './forms.ts'
 export { entryWords } from './entryWords.ts'
 export { builtConnections, connectionsPlanned, jobMeter, jobSupply, type JobMeter, type JobSupply } from './jobMeter.ts'
 export { gatedStations, jobFindings, type FindingContext, type JobFinding } from './jobFindings.ts'
@@ -15,7 +16,8 @@ export {
   type JobState,
   type TakeInQuestion,
 } from './state.ts'
-export { appendSchema, newEntrySchema } from './schema.ts'
+export { newEntrySchema } from './jobForms.ts'
+export { appendSchema } from './schema.ts'
 export { upcastEntry, upcastStamped, type OlderChoice } from './upcastEntry.ts'
 export { ruleCatalogue, rulesByRoom } from './ruleCatalogue.ts'
 export { accessOf, accessOptionsOf, alsoCost, jobTargets, targetPlace } from './jobAccess.ts'

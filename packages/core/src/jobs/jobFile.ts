@@ -11,7 +11,7 @@ import {
   type Problem,
 } from '../shared/index.ts'
 import { entryVersion, type JournalEntry } from './model.ts'
-import { jobJournal } from './jobJournal.ts'
+import { jobEntrySchema } from './jobForms.ts'
 import { olderChoiceSchema, upcastStamped } from './upcastEntry.ts'
 
 /** Where a job came from, oldest first. */
@@ -41,7 +41,7 @@ const ref = z.strictObject({
 })
 
 /** An entry as it was written, by any version. */
-const writtenSchema = jobJournal.schemaWith(olderChoiceSchema)
+const writtenSchema = jobEntrySchema(olderChoiceSchema)
 
 const stamped = z.looseObject({
   seq: z.int().positive(),

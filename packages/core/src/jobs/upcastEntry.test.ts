@@ -3,7 +3,7 @@ import type { KitEndId } from '../dossiers/index.ts'
 import { describe, expect, test } from 'vitest'
 import { asJournal, gorseJob } from './journalCase.ts'
 import { checkReferences, replay } from './jobJournal.ts'
-import { newEntrySchema } from './schema.ts'
+import { newEntrySchema } from './jobForms.ts'
 import { upcastEntry, type OlderChoice } from './upcastEntry.ts'
 
 const older = (choice: string, value: string, replaces: string | null = null): OlderChoice => ({

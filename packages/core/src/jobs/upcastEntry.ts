@@ -6,7 +6,7 @@ import { headFields, type Stamps } from '../journal/index.ts'
 import { farPlaceChosen, mountPlaceChosen, mountingChosen, tyingChosen } from '../routing/index.ts'
 import { joiningChosen, placeChosen, type PlannedPlace } from '../wiring/index.ts'
 import { answered } from './entries.ts'
-import { jobJournal } from './jobJournal.ts'
+import { newEntrySchema } from './jobForms.ts'
 import { entryVersion, type JournalEntry, type NewEntry } from './model.ts'
 
 /** A decision as it was written up to version 2: its question and answer as texts. */
@@ -66,7 +66,7 @@ export function upcastEntry(entry: NewEntry | OlderChoice): NewEntry {
     value: answer(value),
     replaces: answer(replaces),
   }
-  const known = jobJournal.schema.safeParse({ id: 'x', ...body })
+  const known = newEntrySchema.safeParse({ id: 'x', ...body })
   // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a parsing edge: its schema has just read it
   if (known.success) return { ...head, ...body } as unknown as NewEntry
   return { ...head, kind: 'note', text: `Chosen, ${choice}: ${value}` }

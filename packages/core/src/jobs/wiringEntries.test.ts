@@ -1,5 +1,5 @@
 import { ref } from '../shared/refCase.ts'
-import { newEntrySchema } from './schema.ts'
+import { newEntrySchema } from './jobForms.ts'
 import { describe, expect, test } from 'vitest'
 import { wireLabels } from '../handover/index.ts'
 import { connectionPlan, differences, joinPracticeOf } from '../wiring/index.ts'

@@ -6,6 +6,7 @@ import { lastOfDevice, voidedEntries } from './replayEntries.ts'
 import { sameValue } from '../shared/index.ts'
 import { defineDecision, slotOf } from './defineDecision.ts'
 import { defineEntry } from './defineEntry.ts'
+import { answerForm, entrySchema, type EntryForms } from './forms.ts'
 import { doneBy, type Decided, type Done, type EntryHead, type Held } from './model.ts'
 
 /** A shelf with a limit: things are put on it, taken off, and the limit is decided. */
@@ -24,10 +25,14 @@ type Body =
   | { kind: 'undo'; undoes: string }
 type Entry = EntryHead & Body
 
-const entry = defineEntry<Rules, Shelf>()
+const forms = {
+  put: { thing: z.string() },
+  take: { thing: z.string() },
+  limit: answerForm({}, z.number()),
+} satisfies EntryForms
+const entry = defineEntry<Rules, Shelf, unknown, typeof forms>()
 const put = entry({
   kind: 'put',
-  shape: { thing: z.string() },
   refs: ({ known }, { thing }) =>
     known.includes(thing) ? [] : [{ code: 'unknown-reference', path: 'thing', message: `"${thing}" is nothing.` }],
   apply(state, written) {
@@ -38,7 +43,6 @@ const put = entry({
 })
 const take = entry({
   kind: 'take',
-  shape: { thing: z.string() },
   apply(state, { thing }) {
     if (!(thing in state.things)) return 'It is not there.'
     delete state.things[thing]
@@ -47,10 +51,8 @@ const take = entry({
   place: () => 'shelf',
   words: ({ thing }) => `${thing} off`,
 })
-const limit = defineDecision<Rules, Shelf>()({
+const limit = defineDecision<Rules, Shelf, unknown, typeof forms>()({
   kind: 'limit',
-  of: {},
-  value: z.number(),
   at: (state) => slotOf(state, 'limit'),
   about: () => 'Limit',
 })
@@ -181,8 +183,8 @@ describe('appending', () => {
 })
 
 test('an entry has one form, one place and one line', () => {
-  expect(journal.schema.safeParse({ id: 'x', kind: 'put', thing: 'a', more: 1 }).success).toBe(false)
-  expect(journal.schema.safeParse({ id: 'x', kind: 'undo', undoes: 'y' }).success).toBe(true)
+  expect(entrySchema(forms).safeParse({ id: 'x', kind: 'put', thing: 'a', more: 1 }).success).toBe(false)
+  expect(entrySchema(forms).safeParse({ id: 'x', kind: 'undo', undoes: 'y' }).success).toBe(true)
   const [on, off] = of({ kind: 'put', thing: 'a' }, { kind: 'take', thing: 'a' })
   expect([journal.words(on, rules), journal.words(off, rules)]).toEqual(['a on', 'a off'])
   expect([journal.placeOf(on, rules), journal.placeOf(off, rules)]).toEqual([null, 'shelf'])

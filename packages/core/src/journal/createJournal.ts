@@ -1,6 +1,5 @@
-import { z } from 'zod'
 import type { Problem } from '../shared/index.ts'
-import { entryIdField, headFields, type EntryDefinition } from './defineEntry.ts'
+import type { EntryDefinition } from './defineEntry.ts'
 import type { AnyEntry, AnyState, Refusal } from './model.ts'
 import { planAppend, type AppendOptions, type AppendPlan } from './planAppend.ts'
 import { isUndo, newlyHeld, replayEntries, type ReplayLaws } from './replayEntries.ts'
@@ -15,7 +14,7 @@ export interface JournalForm<Context, State extends AnyState, Entry extends AnyE
   gates?: readonly ((context: Context, state: State, entry: Entry) => Refusal[])[]
 }
 
-/** The laws of a journal over a list of kinds of entries: its form, what an entry may name, replay, appending and undoing. */
+/** The laws of a journal over a list of kinds of entries: what an entry may name, replay, appending and undoing. */
 export function createJournal<Context, State extends AnyState, Entry extends AnyEntry, Place = unknown>(
   form: JournalForm<Context, State, Entry, Place>,
 ) {
@@ -23,16 +22,6 @@ export function createJournal<Context, State extends AnyState, Entry extends Any
   if (definitions.size !== form.entries.length || definitions.has('undo'))
     throw new Error('journal: two kinds of entries have one name')
   const laws = { ...form, definitions }
-  const forms = [
-    ...form.entries.map(({ kind, shape }) => z.strictObject({ ...headFields, kind: z.literal(kind), ...shape })),
-    z.strictObject({ ...headFields, kind: z.literal('undo'), undoes: entryIdField }),
-  ]
-  /** The form of an entry, of these kinds and further ones. */
-  const schemaWith = <More extends z.ZodObject>(...more: More[]): z.ZodType<Entry | z.infer<More>> => {
-    const [first, ...others] = [...forms, ...more]
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a parsing edge: built from the list the type is built from
-    return z.discriminatedUnion('kind', [first, ...others]) as unknown as z.ZodType<Entry | z.infer<More>>
-  }
   const replay = (context: Context, entries: readonly Entry[]): State => replayEntries(laws, context, entries)
   const definitionOf = (entry: Entry) => (isUndo(entry) ? undefined : definitions.get(entry.kind))
   const refs = (context: Context, entry: Entry, path: string): Problem[] =>
@@ -45,8 +34,6 @@ export function createJournal<Context, State extends AnyState, Entry extends Any
   }
   return {
     kinds: [...definitions.keys(), 'undo'],
-    schema: schemaWith<never>(),
-    schemaWith,
     replay,
     /** What an entry names that is not there. @param path of the entry within the request */
     checkReferences: refs,

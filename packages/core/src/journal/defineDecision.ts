@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import { sameValue, type Problem } from '../shared/index.ts'
-import type { EntryDefinition, ValueIn } from './defineEntry.ts'
+import type { EntryDefinition } from './defineEntry.ts'
+import type { EntryForms, ValueIn } from './forms.ts'
 import { doneBy, type Decided, type EntryHead } from './model.ts'
 
 /** A place in the state for one answer. */
@@ -24,38 +25,39 @@ export function slotOf<Key extends string, Value>(
   }
 }
 
+/** What a decision is decided for, where there are several of the kind. */
+type OfIn<Shape extends z.ZodRawShape> = ValueIn<Omit<Shape, 'value' | 'replaces'>>
+/** Its answer. Null gives the decision back to the plan, and is none. */
+type AnswerIn<Shape extends z.ZodRawShape> = Shape extends { value: infer Value extends z.ZodType }
+  ? Exclude<z.infer<Value>, null>
+  : never
+
 /** Where the answers of a decision lie in the state, and what is asked. */
-interface DecisionForm<Context, State, Kind extends string, Of extends z.ZodRawShape, Value extends z.ZodType> {
+interface DecisionForm<Context, State, Kind extends string, Shape extends z.ZodRawShape> {
   kind: Kind
-  /** What it is decided for, where there are several of the kind. */
-  of: Of
-  /** The form of an answer. Null gives the decision back to the plan. */
-  value: Value
   /** Where the answer in force stands. */
-  at(state: State, of: ValueIn<Of>): Slot<z.infer<Value>>
+  at(state: State, of: OfIn<Shape>): Slot<AnswerIn<Shape>>
   /** What it names that is not there. */
-  refs?(context: Context, entry: EntryHead & ValueIn<Of> & { value: z.infer<Value> | null }): Problem[]
+  refs?(context: Context, entry: EntryHead & OfIn<Shape> & { value: AnswerIn<Shape> | null }): Problem[]
   /** The answer in words. */
-  say?(value: z.infer<Value>, context: Context): string
+  say?(value: AnswerIn<Shape>, context: Context): string
   /** What was decided, in words. */
-  about(of: ValueIn<Of>, context: Context): string
+  about(of: OfIn<Shape>, context: Context): string
 }
 
 /**
  * A question with one answer at a time, as an entry of its own: `value` and the answer it `replaces` (null: none was given, or it was
- * given back to the plan).
+ * given back to the plan). Its form is an {@link answerForm}.
  */
-export function defineDecision<Context, State, Place = unknown>() {
-  return <const Kind extends string, Of extends z.ZodRawShape, Value extends z.ZodType>(
-    form: DecisionForm<Context, State, Kind, Of, Value>,
-  ) => {
-    type Answer = z.infer<Value>
-    type Body = { kind: Kind } & ValueIn<Of> & { value: Answer | null; replaces: Answer | null }
+export function defineDecision<Context, State, Place, Forms extends EntryForms>() {
+  return <const Kind extends keyof Forms & string>(form: DecisionForm<Context, State, Kind, Forms[Kind]>) => {
+    type Answer = AnswerIn<Forms[Kind]>
+    type Of = OfIn<Forms[Kind]>
+    type Body = { kind: Kind } & Of & { value: Answer | null; replaces: Answer | null }
     const say = (value: Answer | null, context: Context): string =>
       value === null ? 'as proposed' : (form.say?.(value, context) ?? String(value))
-    const made = {
+    const definition: EntryDefinition<Context, State, Body, Place> & { kind: Kind } = {
       kind: form.kind,
-      shape: { ...form.of, value: form.value.nullable(), replaces: form.value.nullable() },
       replaces: true,
       refs: form.refs,
       apply(state: State, entry: EntryHead & Body, context: Context): string | null {
@@ -69,12 +71,10 @@ export function defineDecision<Context, State, Place = unknown>() {
       words: (entry: EntryHead & Body, context: Context) =>
         `${form.about(entry, context)}: ${say(entry.value, context)}`,
     }
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the shape above is that of Body, which zod cannot infer through a spread
-    const definition = made as unknown as EntryDefinition<Context, State, Body, Place> & { kind: Kind }
     return Object.assign(definition, {
       /** The entry that gives this answer in place of the one in force. */
-      answer: (state: State, of: ValueIn<Of>, value: Answer | null): Body =>
-        // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- as above
+      answer: (state: State, of: Of, value: Answer | null): Body =>
+        // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- put together of its parts, which a spread of a type parameter hides
         ({ kind: form.kind, ...(of as object), value, replaces: form.at(state, of).get()?.value ?? null }) as Body,
     })
   }

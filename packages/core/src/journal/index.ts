@@ -1,17 +1,17 @@
 export { createJournal } from './createJournal.ts'
 export { defineDecision, slotOf, type Slot } from './defineDecision.ts'
 export {
-  defineEntry,
+  answerForm,
   entryIdField,
+  entrySchema,
   hashField,
   headFields,
   idField,
-  known,
   nameField,
   textField,
-  type BodyIn,
-  type EntryDefinition,
-} from './defineEntry.ts'
+  type EntryForms,
+} from './forms.ts'
+export { defineEntry, known, type BodyIn, type EntryDefinition } from './defineEntry.ts'
 export { instant, isAhead } from './instant.ts'
 export {
   doneBy,

@@ -1,31 +1,12 @@
-import { z } from 'zod'
-import { stations, type DossierPair, type Station, refOf } from '../dossiers/index.ts'
-import { defineEntry, doneBy, entryIdField, hashField, known } from '../journal/index.ts'
-import { photoShows, type PhotoState } from './state.ts'
+import { type DossierPair, type Station } from '../dossiers/index.ts'
+import { defineEntry, doneBy, known } from '../journal/index.ts'
+import { type PhotoState } from './state.ts'
+import type { photoForms } from './forms.ts'
 
-const entry = defineEntry<DossierPair, PhotoState, Station>()
+const entry = defineEntry<DossierPair, PhotoState, Station, typeof photoForms>()
 
 export const photo = entry({
   kind: 'photo',
-  shape: {
-    photo: hashField,
-    bytes: z.int().positive(),
-    widthPx: z.int().positive().max(20_000),
-    heightPx: z.int().positive().max(20_000),
-    shows: z.enum(photoShows),
-    caption: z.string().min(1).max(300).optional(),
-    handBack: z.boolean(),
-    about: z
-      .strictObject({
-        station: z.enum(stations).optional(),
-        entry: z.string().max(100).optional(),
-        step: refOf.step.optional(),
-        cover: refOf.cover.optional(),
-        kitEnd: refOf.kitEnd.optional(),
-        passage: refOf.passage.optional(),
-      })
-      .optional(),
-  },
   refs({ machine, kit }, { about = {} }) {
     const { kitEnd, cover, passage, step } = about
     const at = (list: readonly { id: string }[], id: string | undefined, field: string, what: string) =>
@@ -49,7 +30,6 @@ export const photo = entry({
 /** A photo goes into the hand-back pack, or out of it. */
 export const photoPacked = entry({
   kind: 'photo-packed',
-  shape: { photo: entryIdField, handBack: z.boolean() },
   apply(state, written) {
     const found = state.photos.find((item) => item.entry === written.photo)
     if (!found) return 'There is no such photo.'

@@ -1,15 +1,13 @@
-import { z } from 'zod'
-import { type DossierPair, endName, type PlaceId, type Station, refOf } from '../dossiers/index.ts'
+import { type DossierPair, endName, type PlaceId, type Station } from '../dossiers/index.ts'
 import { defineDecision, defineEntry, doneBy, known, type Slot, slotOf } from '../journal/index.ts'
 import { sameValue, type Problem } from '../shared/index.ts'
 import { trunkPart } from './runBundles.ts'
 import { placesFor } from './loomEnds.ts'
-import { mountPractices } from './rankPlaces.ts'
-import { farUses, tiePractices, type RouteState } from './state.ts'
+import { type RouteState } from './state.ts'
+import type { routeForms } from './forms.ts'
 
-const entry = defineEntry<DossierPair, RouteState, Station>()
-const decision = defineDecision<DossierPair, RouteState, Station>()
-const passages = z.array(refOf.passage).max(80)
+const entry = defineEntry<DossierPair, RouteState, Station, typeof routeForms>()
+const decision = defineDecision<DossierPair, RouteState, Station, typeof routeForms>()
 
 const passageName = ({ machine }: DossierPair, id: string) =>
   machine.passages?.find((passage) => passage.id === id)?.name ?? id
@@ -20,7 +18,6 @@ const passageRefs = ({ machine }: DossierPair, id: string, path: string): Proble
 /** Where a branch, or the trunk, really lies: the passages in order. */
 export const routed = entry({
   kind: 'routed',
-  shape: { part: refOf.loomPart, passages, replaces: passages.nullable() },
   replaces: true,
   refs: (dossiers, { part, passages: lain }) => [
     ...(part === trunkPart ? [] : known(dossiers.kit.ends, part, 'part', `end of the ${dossiers.kit.model} loom`)),
@@ -40,7 +37,6 @@ export const routed = entry({
 /** The module is held to its place, or fixed there. */
 export const mounted = entry({
   kind: 'mounted',
-  shape: { place: refOf.place, trial: z.boolean() },
   refs: ({ machine }, { place }) =>
     known(placesFor(machine, 'module'), place, 'place', `place for a module on the ${machine.model}`),
   apply(state, written) {
@@ -54,7 +50,6 @@ export const mounted = entry({
 
 export const tied = entry({
   kind: 'tied',
-  shape: { passage: refOf.passage },
   refs: (dossiers, { passage }) => passageRefs(dossiers, passage, 'passage'),
   apply(state, written) {
     state.ties[written.passage] ??= doneBy(written)
@@ -66,24 +61,18 @@ export const tied = entry({
 
 export const mountingChosen = decision({
   kind: 'mounting-practice-chosen',
-  of: {},
-  value: z.enum(mountPractices),
   at: ({ decided }) => slotOf(decided, 'mounting'),
   about: () => 'Mounting',
 })
 
 export const tyingChosen = decision({
   kind: 'tying-practice-chosen',
-  of: {},
-  value: z.enum(tiePractices),
   at: ({ decided }) => slotOf(decided, 'tying'),
   about: () => 'Tying',
 })
 
 export const mountPlaceChosen = decision({
   kind: 'mount-place-chosen',
-  of: {},
-  value: refOf.place,
   at({ decided }) {
     const own: Slot<PlaceId> = slotOf(decided, 'mountPlace')
     return {
@@ -102,8 +91,6 @@ export const mountPlaceChosen = decision({
 
 export const farPlaceChosen = decision({
   kind: 'far-place-chosen',
-  of: { use: z.enum(farUses) },
-  value: refOf.place,
   at: ({ decided }, { use }) => slotOf(decided.far, use),
   refs: ({ machine }, { use, value }) =>
     value === null ? [] : known(placesFor(machine, use), value, 'value', `place for a ${use} on the ${machine.model}`),

@@ -1,13 +1,12 @@
-import { z } from 'zod'
-import { type DossierPair, type Station, refOf } from '../dossiers/index.ts'
+import { type DossierPair, type Station } from '../dossiers/index.ts'
 import { defineEntry, doneBy, known } from '../journal/index.ts'
 import type { Problem } from '../shared/index.ts'
 import type { SetupState } from './state.ts'
+import type { setupForms } from './forms.ts'
 
 /** One setting of the unit, with the value it takes the place of. */
-export const setting = defineEntry<DossierPair, SetupState, Station>()({
+export const setting = defineEntry<DossierPair, SetupState, Station, typeof setupForms>()({
   kind: 'setting',
-  shape: { setting: refOf.setting, value: z.string().min(1).max(200), replaces: z.string().max(200).nullable() },
   replaces: true,
   refs({ kit }, { setting: id, value: text }): Problem[] {
     const found = kit.settings.find((item) => item.id === id)

@@ -1,27 +1,13 @@
-import { z } from 'zod'
-import { endName, stepOf, tapMethods, type DossierPair, type Station, refOf, type KitEndId } from '../dossiers/index.ts'
-import {
-  defineDecision,
-  defineEntry,
-  doneBy,
-  entryIdField,
-  known,
-  nameField,
-  textField,
-  slotOf,
-} from '../journal/index.ts'
+import { endName, stepOf, type DossierPair, type Station, type KitEndId } from '../dossiers/index.ts'
+import { defineDecision, defineEntry, doneBy, known, slotOf } from '../journal/index.ts'
 import type { Problem } from '../shared/index.ts'
 import { connectEnd, disconnectEnd } from './connectEnd.ts'
-import { joinPractices } from './joinMethods.ts'
-import { pairSides } from './model.ts'
 import { targetWords } from './places.ts'
-import { connectionTargetSchema, placeFields, plannedPlaceSchema } from './schema.ts'
-import { differenceKey, earlierWorks, irreversibleActs, type WiringState } from './state.ts'
+import { differenceKey, type WiringState } from './state.ts'
+import type { wiringForms } from './forms.ts'
 
-const entry = defineEntry<DossierPair, WiringState, Station>()
-const decision = defineDecision<DossierPair, WiringState, Station>()
-
-const about = z.strictObject(placeFields).optional()
+const entry = defineEntry<DossierPair, WiringState, Station, typeof wiringForms>()
+const decision = defineDecision<DossierPair, WiringState, Station, typeof wiringForms>()
 
 const ofLoom = ({ kit }: DossierPair) => `end of the ${kit.model} loom`
 const endRefs = (dossiers: DossierPair, { kitEnd }: { kitEnd: KitEndId }): Problem[] =>
@@ -29,15 +15,6 @@ const endRefs = (dossiers: DossierPair, { kitEnd }: { kitEnd: KitEndId }): Probl
 
 export const reading = entry({
   kind: 'reading',
-  shape: {
-    quantity: z.string().min(1).max(200),
-    value: z.number(),
-    unit: z.string().max(20),
-    step: refOf.step.optional(),
-    /* the meter card it answers */
-    card: z.string().min(1).max(120).optional(),
-    about,
-  },
   apply(state, { quantity, value, unit, step, card, about: at, ...head }) {
     state.readings.push({ ...doneBy(head), quantity, value, unit, step, card, about: at })
     return null
@@ -48,13 +25,6 @@ export const reading = entry({
 
 export const connected = entry({
   kind: 'connected',
-  shape: {
-    kitEnd: refOf.kitEnd,
-    to: connectionTargetSchema,
-    method: z.enum(tapMethods).optional(),
-    /* fuse put into the lead, A, where it is another than the kit's */
-    fuseA: z.number().positive().max(500).optional(),
-  },
   refs(dossiers, written) {
     const { machine, kit } = dossiers
     const { to } = written
@@ -80,7 +50,6 @@ export const connected = entry({
 
 export const disconnected = entry({
   kind: 'disconnected',
-  shape: { kitEnd: refOf.kitEnd, side: z.enum(pairSides).optional() },
   refs: endRefs,
   apply: disconnectEnd,
   place: () => 'hook-up',
@@ -89,7 +58,6 @@ export const disconnected = entry({
 
 export const tugged = entry({
   kind: 'tugged',
-  shape: { kitEnd: refOf.kitEnd },
   refs: endRefs,
   apply(state, { kitEnd }) {
     const made = state.connections.filter((connection) => connection.kitEnd === kitEnd)
@@ -104,7 +72,6 @@ export const tugged = entry({
 /** Something done to the machine that cannot be taken back, with the owner's word. */
 export const irreversible = entry({
   kind: 'irreversible',
-  shape: { act: z.enum(irreversibleActs), text: textField, consentBy: nameField, about },
   apply(state, { act, text, consentBy, about: at, ...head }) {
     state.irreversible.push({ ...doneBy(head), act, text, consentBy, about: at })
     return null
@@ -115,7 +82,6 @@ export const irreversible = entry({
 /** What an earlier fitter left behind; stays on the list until dealt with. */
 export const found = entry({
   kind: 'found',
-  shape: { what: z.enum(earlierWorks), text: textField, about },
   apply(state, { what, text, about: at, ...head }) {
     state.found.push({ ...doneBy(head), what, text, about: at })
     return null
@@ -125,7 +91,6 @@ export const found = entry({
 
 export const dealtWith = entry({
   kind: 'dealt-with',
-  shape: { found: entryIdField, how: textField },
   apply(state, written) {
     const item = state.found.find((one) => one.entry === written.found)
     if (!item) return 'What it deals with is not on the list.'
@@ -137,7 +102,6 @@ export const dealtWith = entry({
 
 export const differenceAccepted = entry({
   kind: 'difference-accepted',
-  shape: { kitEnd: refOf.kitEnd, reason: textField },
   refs: endRefs,
   apply(state, written) {
     const made = state.connections.find((connection) => connection.kitEnd === written.kitEnd)
@@ -150,8 +114,6 @@ export const differenceAccepted = entry({
 
 export const joiningChosen = decision({
   kind: 'joining-practice-chosen',
-  of: {},
-  value: z.enum(joinPractices),
   at: ({ decided }) => slotOf(decided, 'joining'),
   about: () => 'Joining',
 })
@@ -159,8 +121,6 @@ export const joiningChosen = decision({
 /** The place of an end, fixed by hand: a plug, a cavity, a stud, or capped. */
 export const placeChosen = decision({
   kind: 'place-chosen',
-  of: { kitEnd: refOf.kitEnd },
-  value: plannedPlaceSchema,
   at: ({ decided }, { kitEnd }) => slotOf(decided.places, kitEnd),
   refs(dossiers, written) {
     const { machine } = dossiers

@@ -76,7 +76,9 @@ export function useSuggestion(log: ImportedLog | undefined, attempt: number): Su
     if (!log) return
     let running: Running<FitOutcome> | undefined
     let over = false
-    const show = (value: SuggestionState) => !over && setResult({ key, value })
+    const show = (value: SuggestionState): void => {
+      if (!over) setResult({ key, value })
+    }
     const cancel = () => {
       show({ kind: 'cancelled' })
       over = true

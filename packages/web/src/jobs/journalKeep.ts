@@ -1,4 +1,4 @@
-import { upcastEntry, upcastStamped, type JournalEntry, type NewEntry } from '@tidy-badger/core/jobs'
+import type { JournalEntry, NewEntry, OlderChoice } from '@tidy-badger/core/jobs'
 import { deviceStore, type Unsent } from '../platform/storage/deviceStore.ts'
 import type { JournalKeep, UnsentBatch } from './journalModel.ts'
 
@@ -8,7 +8,7 @@ export const journalKeep: JournalKeep = {
     const kept = await (await deviceStore()).get('journals', job)
     if (!kept) return null
     // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- written below alone
-    const entries = (kept.entries as JournalEntry[]).map(upcastStamped)
+    const entries = await stampedNow(kept.entries as (JournalEntry | OlderStamped)[])
     return { head: kept.head, entries, yard: kept.yard ?? null }
   },
   async writeJournal(job, journal) {
@@ -16,12 +16,13 @@ export const journalKeep: JournalKeep = {
   },
   async readUnsent(job) {
     const rows = await (await deviceStore()).getAllFromIndex('unsent', 'job', job)
-    return rows.flatMap(({ key, base, entries, state, problems, tries = 0, notBefore = 0, again = false }) => {
-      if (key === undefined) return []
+    const read = rows.map(async ({ key, base, entries, state, problems, tries = 0, notBefore = 0, again = false }) => {
+      if (key === undefined) return null
       // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- written below alone
-      const written = (entries as NewEntry[]).map((entry) => upcastEntry(entry))
-      return [{ key, base, entries: written, state, problems, tries, notBefore, again }]
+      const written = await writtenNow(entries as (NewEntry | OlderChoice)[])
+      return { key, base, entries: written, state, problems, tries, notBefore, again }
     })
+    return (await Promise.all(read)).filter((batch) => batch !== null)
   },
   addUnsent: async (job, batch) => (await deviceStore()).add('unsent', rowOf(job, batch)),
   async changeUnsent(job, batch) {
@@ -39,6 +40,19 @@ export const journalKeep: JournalKeep = {
     await (await deviceStore()).delete('photos', hash)
   },
 }
+
+/** Entries of an older form, of which few devices have any, are read by code that comes when they are there. */
+async function stampedNow(entries: (JournalEntry | OlderStamped)[]): Promise<JournalEntry[]> {
+  if (entries.every((entry) => entry.kind !== 'choice')) return entries
+  return entries.map((await import('./olderJournal.ts')).upcastStamped)
+}
+
+async function writtenNow(entries: (NewEntry | OlderChoice)[]): Promise<NewEntry[]> {
+  if (entries.every((entry) => entry.kind !== 'choice')) return entries
+  const { upcastEntry } = await import('./olderJournal.ts')
+  return entries.map((entry) => upcastEntry(entry))
+}
+type OlderStamped = OlderChoice & Pick<JournalEntry, 'seq' | 'receivedAt' | 'v'>
 
 function rowOf(
   job: string,

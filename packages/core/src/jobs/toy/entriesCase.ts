@@ -1,12 +1,12 @@
 import type { DossierPair, Station } from '../../dossiers/index.ts'
-import { defineEntry, doneBy, nameField } from '../../journal/index.ts'
+import { defineEntry, doneBy } from '../../journal/index.ts'
+import type { greaseForms } from './formsCase.ts'
 import type { GreaseState } from './stateCase.ts'
 
-const entry = defineEntry<DossierPair, GreaseState, Station>()
+const entry = defineEntry<DossierPair, GreaseState, Station, typeof greaseForms>()
 
 export const greaseWanted = entry({
   kind: 'grease-wanted',
-  shape: { of: nameField },
   apply(state, written) {
     state.grease.wanted = doneBy(written)
     return null
@@ -16,7 +16,6 @@ export const greaseWanted = entry({
 
 export const greased = entry({
   kind: 'greased',
-  shape: {},
   bars: (_dossiers, { grease }) => (grease.greased ? { code: 'greased', message: 'Once is enough.' } : null),
   apply(state, written) {
     if (!state.grease.wanted) return 'Nobody wanted it.'

@@ -1,0 +1,1 @@
+export { upcastEntry, upcastStamped } from '@tidy-badger/core/jobs'
