@@ -36,6 +36,6 @@ export default defineConfig({
     }),
   ],
   worker: { format: 'es' },
-  build: { target: 'es2022', sourcemap: false, manifest: true },
+  build: { target: 'es2022', sourcemap: false, manifest: true, modulePreload: { polyfill: false } },
   server: { proxy: { '/api': { target: 'http://127.0.0.1:4310', ws: true } } },
 })

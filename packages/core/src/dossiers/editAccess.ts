@@ -4,7 +4,8 @@ import { coverCycle } from './accessContradictions.ts'
 import type { AccessWay, Cover, WayFrom, WayTarget } from './accessModel.ts'
 import { idFrom } from './editMachine.ts'
 import type { Machine } from './model.ts'
-import { fastenerWords, minutesText, readFasteners, readMinutes } from './readFasteners.ts'
+import { fastenerWords, minutesText } from './fastenerWords.ts'
+import { readFasteners, readMinutes } from './readFasteners.ts'
 
 /** A cover as it is typed, one field each; names separated by commas. */
 export interface CoverRow {

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { shippedMachines } from '../wiring/shippedCase.ts'
-import { acrossFlats, fastenerWords, minutesText, readFasteners, readMinutes, toolOf } from './readFasteners.ts'
+import { acrossFlats, fastenerWords, minutesText, toolOf } from './fastenerWords.ts'
+import { readFasteners, readMinutes } from './readFasteners.ts'
 
 const read = (text: string) => {
   const outcome = readFasteners(text)
@@ -84,7 +85,7 @@ describe('minutes', () => {
 })
 
 test.each([
-  ['4 Torx T30 screws M6x20', { kind: 'screw', drive: { kind: 'six-lobe', size: 30 } }],
+  ['4 star T30 screws M6x20', { kind: 'screw', drive: { kind: 'six-lobe', size: 30 } }],
   ['2 Allen bolts M5', { kind: 'screw', drive: { kind: 'hex socket' } }],
   ['3 bolts M6 hex 10', { kind: 'screw', drive: { kind: 'hex head', size: 10 } }],
   ['6 star screws', { kind: 'screw', drive: { kind: 'six-lobe' } }],

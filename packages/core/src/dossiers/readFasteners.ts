@@ -1,5 +1,6 @@
 import { failure, success, type Outcome, type Problem } from '../shared/index.ts'
 import { driveKinds, fastenerKinds, type Fastener, type Minutes } from './accessModel.ts'
+import { plural } from './fastenerWords.ts'
 
 const perUnit: [RegExp, number][] = [
   [/^N\s?[·.*]?\s?m$/i, 1],
@@ -30,7 +31,7 @@ export function readFasteners(text: string, path = 'fasteners'): Outcome<Fastene
 
 /** Words for drives and fasteners as people say them, in ours. */
 const spoken: [RegExp, string][] = [
-  [/\btorx\b|\bstar\b(?! ?washer)/gi, 'six-lobe'],
+  [/\bstar\b(?! ?washer)/gi, 'six-lobe'],
   [/\bT(\d{1,2})\b/g, 'six-lobe $1'],
   [/\ballen\b|\bhex key\b/gi, 'hex socket'],
   [/\bphillips\b|\bcross-?head\b/gi, 'cross'],
@@ -86,49 +87,6 @@ function newtonMetres(figure: string, unit: string): number {
   return Math.round(Number(figure.replace(',', '.')) * factor * 10) / 10
 }
 
-function plural(kind: string): string {
-  return /(sh|ch|s)$/.test(kind) ? `${kind}es` : `${kind}s`
-}
-
-/** The same in words, for people; what it says is read back by `readFasteners`. */
-export function fastenerWords(fastener: Fastener): string {
-  const { count, kind, threadMm, lengthMm, drive, torqueNm, threadlock, note } = fastener
-  return [
-    `${count} ${count === 1 ? kind : plural(kind)}`,
-    threadMm === undefined ? '' : `M${threadMm}${lengthMm === undefined ? '' : `×${lengthMm}`}`,
-    drive ? `${drive.kind}${drive.size === undefined ? '' : ` ${drive.size}`}` : '',
-    torqueNm === undefined ? '' : `${torqueNm} N·m`,
-    threadlock ? 'threadlock' : '',
-    note ? `(${note})` : '',
-  ]
-    .filter((word) => word !== '')
-    .join(' ')
-}
-
-/** The tool a fastener is turned with; undefined when it is opened by hand. */
-export function toolOf(fastener: Fastener): string | undefined {
-  const { drive, threadMm, kind } = fastener
-  if (drive) return `${drive.kind}${drive.size === undefined ? '' : ` ${drive.size}`}`
-  if (kind === 'clamp') return 'slot'
-  if ((kind === 'nut' || kind === 'stud nut') && threadMm !== undefined) return `hex head ${acrossFlats(threadMm)}`
-  return undefined
-}
-
-/** Width across flats of a hexagon, mm (ISO 4032 and 4017, as commonly fitted). */
-export function acrossFlats(threadMm: number): number {
-  const table: [number, number][] = [
-    [4, 7],
-    [5, 8],
-    [6, 10],
-    [8, 13],
-    [10, 17],
-    [12, 19],
-    [14, 22],
-    [16, 24],
-  ]
-  return table.find(([thread]) => threadMm <= thread)?.[1] ?? Math.round(threadMm * 1.5)
-}
-
 /**
  * Minutes typed as `8`, or best/likely/worst as `3/6/12`; one figure is enough.
  */
@@ -145,8 +103,4 @@ export function readMinutes(text: string, path = 'minutes'): Outcome<Minutes> {
   if (best > likely || likely > worst)
     return say('minutes-order', `"${text}": the first figure is the best time, the last the worst.`)
   return success({ best, likely, worst })
-}
-
-export function minutesText({ best, likely, worst }: Minutes): string {
-  return best === likely && likely === worst ? String(likely) : `${best}/${likely}/${worst}`
 }

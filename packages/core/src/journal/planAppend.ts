@@ -1,4 +1,4 @@
-import { contentHash, type Problem } from '../shared/index.ts'
+import { sameValue, type Problem } from '../shared/index.ts'
 import type { AnyEntry, AnyState, Refusal, Stamps } from './model.ts'
 import { isUndo, newlyHeld, voidedEntries, type ReplayLaws } from './replayEntries.ts'
 
@@ -135,9 +135,9 @@ function seqOf(entry: AnyEntry & Partial<Stamps>): number {
 function sameContent(stored: AnyEntry, sent: AnyEntry, bound: boolean): boolean {
   const content = (entry: AnyEntry) => {
     const { by, ...rest } = clientFields(entry)
-    return contentHash(bound || by === undefined ? rest : { ...rest, by })
+    return bound || by === undefined ? rest : { ...rest, by }
   }
-  return content(stored) === content(sent)
+  return sameValue(content(stored), content(sent))
 }
 
 /** An entry without what the store added. */

@@ -5,11 +5,16 @@ type Manifest = Record<string, { file: string; imports?: string[] }>
 
 /** Modules a station's page is made of, beside those of every job. */
 const ofStation: Partial<Record<string, string>> = {
+  'take-in': 'src/access/TakeInPage.tsx',
+  'check-kit': 'src/access/CheckKitPage.tsx',
+  'set-up': 'src/access/SetUpPage.tsx',
+  'hook-up': 'src/wiring/HookUpPage.tsx',
   'lay-loom': 'src/routing/index.ts',
   'tie-down': 'src/routing/index.ts',
   trim: 'src/fuel-trim/index.ts',
   'hand-back': 'src/handover/index.ts',
 }
+const ofOtherStations = 'src/access/WorkPage.tsx'
 const ofJob = ['src/app/JobRoom.tsx', 'src/app/StationPage.tsx']
 const jobAddress = /^\/job\/([\w.~-]{1,100})(?:\/([a-z-]{1,40}))?\/?$/
 
@@ -36,10 +41,10 @@ export function pageLinks(webFolder: string): (path: string) => string | null {
     [...files(names)].filter((file) => !always.has(file)).map((file) => `</${file}>; rel=modulepreload; crossorigin`)
   const data = (path: string) => `<${path}>; rel=preload; as=fetch; crossorigin`
   return (path) => {
-    if (path === '/') return data('/api/jobs')
+    if (path === '/') return [...scripts(['src/jobs/YardPage.tsx']), data('/api/jobs')].join(', ')
     const [, id, station = ''] = jobAddress.exec(path) ?? []
     if (id === undefined) return null
-    const own = ofStation[station]
-    return [...scripts([...ofJob, ...(own ? [own] : [])]), data(`/api/jobs/${id}`)].join(', ')
+    const own = station === '' ? [] : [ofStation[station] ?? ofOtherStations]
+    return [...scripts([...ofJob, ...own]), data(`/api/jobs/${id}`)].join(', ')
   }
 }

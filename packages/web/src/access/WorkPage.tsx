@@ -3,20 +3,23 @@ import { batteryChosen, batteryPracticeOf, batteryPracticesFor } from '@tidy-bad
 import { type Station, stationNames, type CoverId } from '@tidy-badger/core/dossiers'
 import { accessOf, gatedStations, mountPlaceOf, stationWork } from '@tidy-badger/core/jobs'
 import { mountPlaceChosen, placesFor } from '@tidy-badger/core/routing'
-import { useEffect, type ReactNode } from 'react'
+import { Suspense, useEffect, type ReactNode } from 'react'
 import { useJob } from '../jobs/index.ts'
 import { Picture, Views, StationHeading } from '../ui/Views.tsx'
 import { Practice } from '../ui/Practice.tsx'
 import { Stage } from '../ui/Stage.tsx'
+import { later } from '../ui/comesLater.tsx'
 import { useKeys } from '../ui/useKeys.ts'
-import { AlsoPanel } from './components/AlsoPanel.tsx'
-import { DayPanel } from './components/DayPanel.tsx'
 import { MachineDrawing } from './components/MachineDrawing.tsx'
-import { PlanNotes } from './components/PlanNotes.tsx'
 import { WorkDock } from './components/WorkDock.tsx'
 import { WorkList } from './components/WorkList.tsx'
 import { coverOf, WorkMargin } from './components/WorkMargin.tsx'
 import { selectWork, showWorkPicture, useWorkSelection, workPictures, type WorkPicture } from './store.ts'
+
+// What is to be done is there at once; what is turned to comes meanwhile.
+const PlanNotes = later(async () => (await import('./components/PlanNotes.tsx')).PlanNotes)
+const DayPanel = later(async () => (await import('./components/DayPanel.tsx')).DayPanel)
+const AlsoPanel = later(async () => (await import('./components/AlsoPanel.tsx')).AlsoPanel)
 
 const pictureNames: Record<WorkPicture, string> = { machine: 'Machine', day: 'Day', also: 'Also' }
 
@@ -68,7 +71,9 @@ export function WorkPage({ station, children }: { station: Station; children?: R
               {withMachine && (
                 <div className="min-w-0 flex-1">
                   <MachineDrawing current={coverOf(current)?.id ?? null} onPick={pickCover} />
-                  <PlanNotes />
+                  <Suspense fallback={null}>
+                    <PlanNotes />
+                  </Suspense>
                 </div>
               )}
             </div>

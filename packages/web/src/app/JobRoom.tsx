@@ -1,6 +1,6 @@
 import { DayButton } from '../access/index.ts'
 import { WireButton } from '../wiring/index.ts'
-import { JobIndex, JobLayout, NewJobPage } from '../jobs/index.ts'
+import { JobIndex, JobLayout } from '../jobs/index.ts'
 
 /** A job with everything that stands around its stations. */
 export default function JobRoom() {
@@ -16,5 +16,5 @@ export default function JobRoom() {
   )
 }
 
-/** Where a job is gone on with, and where one begins. */
-export { JobIndex, NewJobPage }
+/** Where a job is gone on with. */
+export { JobIndex }

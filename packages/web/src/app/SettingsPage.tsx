@@ -1,6 +1,6 @@
 import { useEffect } from 'react'
 import { dateForms, textSizes, usePreferences, type Theme } from '../platform/preferences.ts'
-import { format } from 'date-fns'
+import { dayText } from '../platform/when.ts'
 
 const themes: readonly Theme[] = ['auto', 'light', 'dark']
 const sizeNames = { 100: 'usual', 112: 'larger', 125: 'largest' } as const
@@ -89,7 +89,7 @@ export function SettingsPage() {
           >
             {dateForms.map((item) => (
               <option key={item} value={item}>
-                {format(new Date(2026, 7, 3), item)}
+                {dayText(new Date(2026, 7, 3), item)}
               </option>
             ))}
           </select>

@@ -1,16 +1,17 @@
 import { trimBasis } from '@tidy-badger/core/fuel-trim'
 import { stations, type Station } from '@tidy-badger/core/dossiers'
-import { lazy, Suspense, useEffect, useRef } from 'react'
+import { Suspense, useEffect, useRef } from 'react'
 import { Navigate, useParams } from 'react-router'
+import { later } from '../ui/comesLater.tsx'
 import { Loading } from '../ui/states.tsx'
+import { CheckKitPage, SetUpPage, TakeInPage, WorkPage } from '../access/index.ts'
+import { useJob } from '../jobs/index.ts'
 import { HookUpPage } from '../wiring/index.ts'
-import { CheckKitPage, TakeInPage, WorkPage } from '../access/index.ts'
-import { SettingsList, useJob } from '../jobs/index.ts'
 
 const fuelTrim = () => import('../fuel-trim/index.ts')
-const TrimPage = lazy(async () => ({ default: (await fuelTrim()).TrimPage }))
-const LoomPage = lazy(async () => ({ default: (await import('../routing/index.ts')).LoomPage }))
-const HandBackPage = lazy(async () => ({ default: (await import('../handover/index.ts')).HandBackPage }))
+const TrimPage = later(async () => (await fuelTrim()).TrimPage)
+const LoomPage = later(async () => (await import('../routing/index.ts')).LoomPage)
+const HandBackPage = later(async () => (await import('../handover/index.ts')).HandBackPage)
 
 /** The station the address names. */
 export function StationPage() {
@@ -53,11 +54,7 @@ function StationView({ station }: { station: Station }) {
     case 'check-kit':
       return <CheckKitPage />
     case 'set-up':
-      return (
-        <WorkPage station={station}>
-          <SettingsList />
-        </WorkPage>
-      )
+      return <SetUpPage />
     case 'lay-loom':
     case 'tie-down':
       return <LoomPage station={station} />

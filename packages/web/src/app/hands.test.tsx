@@ -21,13 +21,19 @@ async function tick(): Promise<void> {
   await waitFor(() => expect(journalCount()).toBeGreaterThan(before))
 }
 
+/** Waits until hook-up stands with its dock and its keys. */
+async function hookUpStands(): Promise<void> {
+  await screen.findByRole('heading', { name: /ends connected$/ })
+  await allSaved()
+}
+
 let jobs = 0
 /** A job of the quad, opened at hook-up with all before it done. */
 async function quadAtHookUp(yard = testYard()) {
   const id = `quad-${jobs++}`
   yard.put(id, quad, wholeJob(quad, 'lay-loom'))
   const app = openApp(yard, `/job/${id}/hook-up`)
-  await allSaved()
+  await hookUpStands()
   return { ...app, yard, id, had: yard.entries(id).length }
 }
 
@@ -37,7 +43,7 @@ describe.each(plain)('$name', (dossiers) => {
     const id = `hooked-${dossiers.machine.id}-${dossiers.kit.id}`
     yard.put(id, dossiers, wholeJob(dossiers, 'lay-loom'))
     openApp(yard, `/job/${id}/hook-up`)
-    await allSaved()
+    await hookUpStands()
     for (let press = 0; press < 40 && !screen.queryByRole('heading', { name: 'Every end is connected' }); press++)
       await tick()
     expect(screen.getByRole('heading', { name: 'Every end is connected' })).toBeTruthy()

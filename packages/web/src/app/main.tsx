@@ -2,17 +2,16 @@ import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-qu
 import { StrictMode, useEffect } from 'react'
 import { createRoot } from 'react-dom/client'
 import { ErrorBoundary } from 'react-error-boundary'
-import { createBrowserRouter, RouterProvider } from 'react-router'
-import { Toaster } from 'sonner'
+import { BrowserRouter, useNavigate, useRoutes } from 'react-router'
 import { getJson, Refused } from '../platform/api/http.ts'
 import { applyTheme, usePreferences } from '../platform/preferences.ts'
+import { NoticeBoard } from '../ui/NoticeBoard.tsx'
 import { Failed } from '../ui/states.tsx'
+import { afterwards } from '../ui/afterwards.ts'
 import { Button } from '../ui/Button.tsx'
 import { singleKeys, clickerKeys } from '../ui/useKeys.ts'
 import './app.css'
-import { routes } from './router.tsx'
-
-const router = createBrowserRouter(routes)
+import { routes } from './routes.tsx'
 
 const client = new QueryClient({
   queryCache: new QueryCache({ onError: askToPair }),
@@ -23,7 +22,17 @@ const client = new QueryClient({
 function askToPair(error: Error): void {
   const { pathname } = location
   if (error instanceof Refused && error.status === 401 && pathname !== '/pair' && !pathname.startsWith('/job/'))
-    void router.navigate(`/pair?back=${encodeURIComponent(pathname)}`)
+    leadTo(`/pair?back=${encodeURIComponent(pathname)}`)
+}
+
+let leadTo: (address: string) => void = (address) => location.assign(address)
+
+function Pages() {
+  const navigate = useNavigate()
+  useEffect(() => {
+    leadTo = (address) => void navigate(address)
+  }, [navigate])
+  return useRoutes(routes)
 }
 
 function App() {
@@ -50,12 +59,11 @@ function App() {
     >
       <QueryClientProvider client={client}>
         {/* Figures are written when an element is made: another form makes the page anew. */}
-        <RouterProvider key={`${figures.units} ${figures.decimals}`} router={router} />
+        <BrowserRouter key={`${figures.units} ${figures.decimals}`}>
+          <Pages />
+        </BrowserRouter>
       </QueryClientProvider>
-      <Toaster
-        position="top-center"
-        toastOptions={{ className: '!text-body !font-text !rounded-lg', duration: 7000 }}
-      />
+      <NoticeBoard />
     </ErrorBoundary>
   )
 }
@@ -86,8 +94,4 @@ createRoot(root).render(
 
 // The whole app is fetched for the time without a link, once the first page is there and stands still.
 if ('serviceWorker' in navigator && window.isSecureContext && import.meta.env.PROD)
-  window.addEventListener('load', () => {
-    const keep = () => void navigator.serviceWorker.register('/sw.js')
-    if ('requestIdleCallback' in window) requestIdleCallback(keep, { timeout: 4000 })
-    else setTimeout(keep, 1000)
-  })
+  void afterwards.then(() => navigator.serviceWorker.register('/sw.js'))

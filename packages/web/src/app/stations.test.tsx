@@ -31,7 +31,9 @@ describe.each(oneEach)('$name', (dossiers) => {
       expect(screen.getAllByRole('heading', { level: 1 }).length).toBe(1)
       for (const picture of pictures[station] ?? []) {
         await hands.click(await screen.findByRole('tab', { name: picture }))
-        expect(screen.getByRole('tabpanel', { hidden: false }).textContent).not.toBe('')
+        await waitFor(() =>
+          expect(screen.getByRole('tabpanel', { hidden: false }).textContent).not.toMatch(/^(Opening…)?$/),
+        )
       }
     }
     expect(screen.queryByText(/NaN|undefined|\[object/)).toBeNull()

@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { format } from 'date-fns'
+import { dayText, timeText } from '../platform/when.ts'
 import { Download, FolderSync, FileUp } from 'lucide-react'
 import { useEffect } from 'react'
-import { toast } from 'sonner'
+import { notice } from '../ui/notices.ts'
 import { Button } from '../ui/Button.tsx'
 import { FileButton } from '../ui/FileButton.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
@@ -63,9 +63,9 @@ function BringBack() {
     mutationFn: restore,
     onSuccess: async (result) => {
       await client.invalidateQueries()
-      toast.success(restoredWords(result), { duration: 15_000 })
+      notice.good(restoredWords(result), { duration: 15_000 })
     },
-    onError: (error) => toast.error(error.message, { duration: 15_000 }),
+    onError: (error) => notice.bad(error.message, { duration: 15_000 }),
   })
   return (
     <section>
@@ -103,7 +103,7 @@ function Nightly({ state }: { state: BackupState }) {
   const save = useMutation({
     mutationFn: saveBackup,
     onSuccess: (saved) => client.setQueryData(['backup'], saved),
-    onError: (error) => toast.error(error.message),
+    onError: (error) => notice.bad(error.message),
   })
   const { nightly, keep, problem } = state
   return (
@@ -142,7 +142,7 @@ function Copies({ state }: { state: BackupState }) {
   const copy = useMutation({
     mutationFn: makeCopy,
     onSettled: () => client.invalidateQueries({ queryKey: ['backup'] }),
-    onError: (error) => toast.error(error.message),
+    onError: (error) => notice.bad(error.message),
   })
   return (
     <section>
@@ -156,7 +156,7 @@ function Copies({ state }: { state: BackupState }) {
       <ul className="divide-y-2 divide-line-soft border-t-2 border-ink">
         {state.copies.map((made) => (
           <li key={made.name} className="flex min-h-11 items-center justify-between gap-3">
-            <span className="font-semibold">{format(new Date(made.madeAt), 'd MMM yyyy, HH:mm')}</span>
+            <span className="font-semibold">{`${dayText(new Date(made.madeAt))}, ${timeText(new Date(made.madeAt))}`}</span>
             <span className="figures text-quiet">{megabytes(made.bytes)}</span>
           </li>
         ))}

@@ -2,7 +2,7 @@ import { asHeading, cloneMachine, compareDossiers, type Dossier, type Machine } 
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import { toast } from 'sonner'
+import { notice } from '../ui/notices.ts'
 import { v4 as newId } from 'uuid'
 import { fetchDossiers } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'
@@ -76,7 +76,7 @@ function EditButton({ machine, newest }: { machine: Machine; newest: number }) {
       )
       await navigate(`/dossiers/draft/${draft}`)
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : String(error))
+      notice.bad(error instanceof Error ? error.message : String(error))
     }
   }
   return <Button onClick={() => void edit()}>Write the next version</Button>

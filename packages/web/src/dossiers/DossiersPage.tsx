@@ -2,7 +2,7 @@ import { blankMachine, cloneMachine, idFrom, type Machine, type MachineId } from
 import { useQuery } from '@tanstack/react-query'
 import { useState, type FormEvent } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { toast } from 'sonner'
+import { notice } from '../ui/notices.ts'
 import { v4 as newId } from 'uuid'
 import { fetchDossiers, type DossierRow } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'
@@ -100,7 +100,7 @@ function NewMachine({ rows }: { rows: DossierRow[] }) {
       await saveDraft(draft, machine, null)
       await navigate(`/dossiers/draft/${draft}`)
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : String(error))
+      notice.bad(error instanceof Error ? error.message : String(error))
     }
   }
   const start = async (id: MachineId): Promise<Machine> => {

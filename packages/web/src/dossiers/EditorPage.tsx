@@ -12,7 +12,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { CircleCheck, CloudOff, CloudUpload } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import { toast } from 'sonner'
+import { notice } from '../ui/notices.ts'
 import { Refused } from '../platform/api/http.ts'
 import { Button } from '../ui/Button.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
@@ -173,7 +173,7 @@ function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (
       await client.invalidateQueries({ queryKey: ['drafts'] })
       await navigate(`/dossiers/machine/${machine.id}`)
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : String(error))
+      notice.bad(error instanceof Error ? error.message : String(error))
     }
   }
   const throwAway = async () => {
@@ -182,7 +182,7 @@ function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (
     } catch (error) {
       // One that the server does not have is gone already.
       if (!(error instanceof Refused && error.status === 404)) {
-        toast.error(error instanceof Error ? error.message : String(error))
+        notice.bad(error instanceof Error ? error.message : String(error))
         return
       }
     }

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { toast } from 'sonner'
+import { notice } from '../ui/notices.ts'
 import type { View } from '@tidy-badger/core/access'
 import { shrinkPhoto } from '../photos/index.ts'
 import { deviceStore } from '../platform/storage/deviceStore.ts'
@@ -31,7 +31,7 @@ export function useBackground(draft: string, view: View) {
         await (await deviceStore()).put('backgrounds', bytes, key)
         setUrl(URL.createObjectURL(bytes))
       } catch (error) {
-        toast.error(error instanceof Error ? error.message : 'The picture could not be kept.')
+        notice.bad(error instanceof Error ? error.message : 'The picture could not be kept.')
       }
     },
     drop: async () => {

@@ -3,6 +3,7 @@ import { Tabs } from 'radix-ui'
 import { lazy, Suspense, useState } from 'react'
 import { StationDoneButton, useJob } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'
+import { later } from '../ui/comesLater.tsx'
 import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
 import { Empty, Loading } from '../ui/states.tsx'
 import { useKeys } from '../ui/useKeys.ts'
@@ -10,12 +11,12 @@ import { acceptable, cellViews, type CellKey, type CellView } from './selectors.
 import { CellMargin } from './components/CellMargin.tsx'
 import { ImportLog } from './components/ImportLog.tsx'
 import { RideMargin } from './components/RideMargin.tsx'
-import { TrimHistory } from './components/TrimHistory.tsx'
 import { TrimTable } from './components/TrimTable.tsx'
 import { WorkingBar } from './components/WorkingBar.tsx'
 import { useSuggestion } from './useSuggestion.ts'
 import { signed } from './words.ts'
 
+const TrimHistory = later(async () => (await import('./components/TrimHistory.tsx')).TrimHistory)
 const RideChart = lazy(() => import('./components/RideChart.tsx'))
 
 export function TrimPage() {
@@ -133,7 +134,9 @@ export function TrimPage() {
             )}
           </Tabs.Content>
           <Tabs.Content value="history">
-            <TrimHistory />
+            <Suspense fallback={<Loading what="Opening…" />}>
+              <TrimHistory />
+            </Suspense>
           </Tabs.Content>
         </Tabs.Root>
       }

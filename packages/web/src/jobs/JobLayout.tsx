@@ -4,14 +4,14 @@ import { entryWords } from '@tidy-badger/core/jobs'
 import { BookOpenText, CircleCheck, CloudOff, CloudUpload, House, PencilLine } from 'lucide-react'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation, useParams } from 'react-router'
+import { comesLater } from '../ui/comesLater.tsx'
 import { HeadButton } from '../ui/HeadButton.tsx'
 import { Failed, Loading, Stripes } from '../ui/states.tsx'
 import { usePreferences } from '../platform/preferences.ts'
 import { useAwake } from '../platform/useAwake.ts'
-import { toast } from 'sonner'
+import { notice } from '../ui/notices.ts'
 import { useTypedCount } from '../platform/keptTexts.ts'
 import { useKeys } from '../ui/useKeys.ts'
-import { JournalSheet } from './components/JournalSheet.tsx'
 import { TimerChips } from './components/TimerChips.tsx'
 import { NewerNotice } from './components/NewerNotice.tsx'
 import { ReopenedNotice } from './components/ReopenedNotice.tsx'
@@ -19,6 +19,11 @@ import { RefusedNotice } from './components/RefusedNotice.tsx'
 import { wakePlanner } from './planClient.ts'
 import { listen, openJournal, useJournal } from './journalStore.ts'
 import { JobContext, useJob, useJobView, type JobView } from './useJob.ts'
+
+const JournalSheet = comesLater(
+  async () => (await import('./components/JournalSheet.tsx')).JournalSheet,
+  ({ open }: { open: boolean; onClose: () => void }) => open,
+)
 
 /** @param tools what other rooms put into the head of a job */
 export function JobLayout({ tools }: { tools?: ReactNode }) {
@@ -167,8 +172,8 @@ function JobHeader({ view, tools }: { view: JobView; tools: ReactNode }) {
 /** Takes back what this device wrote down last. */
 async function takeBack({ entries, voided, dossiers, state, undo }: JobView): Promise<void> {
   const last = lastOfDevice(entries, voided, usePreferences.getState().device)
-  if (!last) toast('Nothing was written down at this device that could be taken back.')
-  else if (await undo(last.id)) toast(`Taken back: ${entryWords(last, dossiers, state)}`)
+  if (!last) notice.say('Nothing was written down at this device that could be taken back.')
+  else if (await undo(last.id)) notice.say(`Taken back: ${entryWords(last, dossiers, state)}`)
 }
 
 /** Whether what was done is with the server, on its way, or kept here. */

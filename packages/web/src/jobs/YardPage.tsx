@@ -1,12 +1,12 @@
 import { stationNames, stations } from '@tidy-badger/core/dossiers'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { format } from 'date-fns'
 import { FileUp, OctagonAlert, PackageSearch, Plus } from 'lucide-react'
 import { useEffect, useState, type ReactNode } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { toast } from 'sonner'
+import { notice } from '../ui/notices.ts'
 import { Refused } from '../platform/api/http.ts'
 import { usePreferences } from '../platform/preferences.ts'
+import { dayText } from '../platform/when.ts'
 import { Button } from '../ui/Button.tsx'
 import { FileButton } from '../ui/FileButton.tsx'
 import { Empty, Failed, Loading } from '../ui/states.tsx'
@@ -185,9 +185,9 @@ function JobRow({ job, old }: { job: JobSummary; old: 'archived' | 'deleted' | n
     mutationFn: async ({ work }: { work: (id: string) => Promise<unknown>; says: string }) => work(job.id),
     onSuccess: async (_, { says }) => {
       await client.invalidateQueries({ queryKey: ['jobs'] })
-      toast.success(`${job.title}: ${says}`)
+      notice.good(`${job.title}: ${says}`)
     },
-    onError: (error) => toast.error(error.message, { duration: 15_000 }),
+    onError: (error) => notice.bad(error.message, { duration: 15_000 }),
   })
   return (
     <li className="border-b-2 border-line-soft">
@@ -195,7 +195,7 @@ function JobRow({ job, old }: { job: JobSummary; old: 'archived' | 'deleted' | n
         <Link to={`/job/${job.id}`} className="block min-w-0 pt-1">
           <p className="font-head text-title leading-tight font-bold">{job.title}</p>
           <p className="text-quiet">
-            {job.machineName} + {job.kitName} · since {format(new Date(job.createdAt), dates)}
+            {job.machineName} + {job.kitName} · since {dayText(new Date(job.createdAt), dates)}
           </p>
           {job.stop && !job.finished && (
             <Flag tone="text-stop" icon={<OctagonAlert aria-hidden size={19} />}>
@@ -299,12 +299,12 @@ function ImportJob() {
     },
     onSuccess: async (result) => {
       await client.invalidateQueries({ queryKey: ['jobs'] })
-      toast.success(
+      notice.good(
         result.merged ? `Merged: ${result.added} entries were new.` : `Brought in with ${result.added} entries.`,
       )
       await navigate(`/job/${result.id}`)
     },
-    onError: (error) => toast.error(error.message, { duration: 15_000 }),
+    onError: (error) => notice.bad(error.message, { duration: 15_000 }),
   })
   return (
     <>

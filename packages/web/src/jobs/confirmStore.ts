@@ -1,6 +1,6 @@
 import { create } from 'zustand'
 
-interface Question {
+export interface Question {
   text: string
   yes: string
   answer: (sure: boolean) => void

@@ -1,20 +1,19 @@
 import {
-  learntTimes,
   replay,
   takePlans,
-  wholeDay,
   type JobDossiers,
   type JournalEntry,
   type LearntTimes,
   type TimeSample,
   type WholeDay,
 } from '@tidy-badger/core/jobs'
-import { wrap, type Remote } from 'comlink'
+import type { Remote } from 'comlink'
 import { documentSender } from '../platform/sentDocuments.ts'
 import type { PlanApi } from './planWorker.ts'
 
 interface Planner {
-  api: Remote<PlanApi>
+  /** As soon as what speaks with the thread is here. */
+  api: Promise<Remote<PlanApi>>
   broke: Promise<never>
 }
 
@@ -30,14 +29,18 @@ export function wakePlanner(): Planner {
   )
   // Whoever waits for a plan hears of it.
   broke.catch(() => undefined)
-  planner = { api: wrap<PlanApi>(thread), broke }
+  const api = import('comlink').then(({ wrap }) => wrap<PlanApi>(thread))
+  // The same.
+  api.catch(() => undefined)
+  planner = { api, broke }
   return planner
 }
 
 /** Asks the planner about a job, once it has the job's documents. @throws where that thread does not work */
-function ask<T>(dossiers: JobDossiers, what: (api: Remote<PlanApi>, key: number) => Promise<T>): Promise<T> {
+async function ask<T>(dossiers: JobDossiers, what: (api: Remote<PlanApi>, key: number) => Promise<T>): Promise<T> {
   const { api, broke } = wakePlanner()
-  return Promise.race([what(api, keyOf(dossiers, api.take)), broke])
+  const asked = api.then((there) => what(there, keyOf(dossiers, there.take)))
+  return Promise.race([asked, broke])
 }
 
 /** Has the plans of a job made beside the screen, and takes them over. @throws where that thread does not work */
@@ -48,7 +51,9 @@ export async function planBeside(dossiers: JobDossiers, entries: readonly Journa
 
 /** What finished jobs taught about the times of a job. @param taught its documents, without what was learnt */
 export function learnBeside(taught: JobDossiers, samples: TimeSample[]): Promise<LearntTimes> {
-  return ask(taught, (api, key) => api.learn(key, samples)).catch(() => learntTimes(taught, samples))
+  return ask(taught, (api, key) => api.learn(key, samples)).catch(async () =>
+    (await import('./planHere.ts')).learntTimes(taught, samples),
+  )
 }
 
 /** The day of a job; null where another was asked for meanwhile. @param taught its documents, without what was learnt */
@@ -58,7 +63,7 @@ export function dayBeside(
   entries: readonly JournalEntry[],
   samples: TimeSample[],
 ): Promise<WholeDay | null> {
-  return ask(dossiers, (api, key) => api.day(key, dossiers.learnt, [...entries], samples)).catch(() =>
-    wholeDay(taught, dossiers, replay(dossiers, entries), samples),
+  return ask(dossiers, (api, key) => api.day(key, dossiers.learnt, [...entries], samples)).catch(async () =>
+    (await import('./planHere.ts')).wholeDay(taught, dossiers, replay(dossiers, entries), samples),
   )
 }

@@ -17,7 +17,7 @@ import {
 import { connectionPlan, type Erratum, type Match } from '@tidy-badger/core/wiring'
 import { useQuery } from '@tanstack/react-query'
 import { createContext, useContext, useEffect, useMemo, useState } from 'react'
-import { toast } from 'sonner'
+import { notice } from '../ui/notices.ts'
 import { getKept } from '../platform/api/kept.ts'
 import { confirm } from './confirmStore.ts'
 import { append, entriesShown, useJournal } from './journalStore.ts'
@@ -148,7 +148,7 @@ async function write(dossiers: JobDossiers, bodies: readonly EntryBody[]): Promi
     if (!(await askForPerson())) return false
     const result = await append(dossiers, bodies)
     if (result.ok) return true
-    toast.error(result.message)
+    notice.bad(result.message)
     return false
   } finally {
     void shown().then(() => {

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { format } from 'date-fns'
+import { dayText, momentText, timeText } from '../platform/when.ts'
 import { toDataURL } from 'qrcode'
 import { useEffect, useState } from 'react'
 import { deleteAt, getJson, postJson } from '../platform/api/http.ts'
@@ -74,7 +74,7 @@ export function BenchPage() {
               {bench.data.code?.slice(0, 3)} {bench.data.code?.slice(3)}
             </p>
             <p className="mt-2 text-quiet">
-              {bench.data.expiresAt && `Good until ${format(new Date(bench.data.expiresAt), 'HH:mm')}, for one device.`}
+              {bench.data.expiresAt && `Good until ${timeText(new Date(bench.data.expiresAt))}, for one device.`}
             </p>
             <Button className="mt-3" onClick={() => change.mutate(() => postJson('/api/pairing/bench/code', {}))}>
               Another code
@@ -102,8 +102,7 @@ export function BenchPage() {
                   <b>{device.name}</b>
                   {device.person !== null && `, ${device.person}`}, {device.state}
                   <span className="block text-quiet">
-                    since {format(new Date(device.pairedAt), 'd MMM yyyy')}, last seen{' '}
-                    {format(new Date(device.seenAt), 'd MMM HH:mm')}
+                    since {dayText(new Date(device.pairedAt))}, last seen {momentText(new Date(device.seenAt))}
                   </span>
                 </span>
                 {device.state === 'paired' && (

@@ -1,19 +1,22 @@
 import { trunkPart } from '@tidy-badger/core/routing'
 import { type Station, stationNames } from '@tidy-badger/core/dossiers'
 import { stationWork } from '@tidy-badger/core/jobs'
-import { useEffect } from 'react'
+import { Suspense, useEffect } from 'react'
 import { selectWork, useWorkSelection, WorkDock, WorkList } from '../access/index.ts'
+import { later } from '../ui/comesLater.tsx'
 import { Picture, Views, StationHeading } from '../ui/Views.tsx'
 import { Stage } from '../ui/Stage.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { BranchList } from './components/BranchList.tsx'
-import { LengthsPanel } from './components/LengthsPanel.tsx'
-import { LoomMargin } from './components/LoomMargin.tsx'
-import { PlacesPanel } from './components/PlacesPanel.tsx'
-import { PowerPanel } from './components/PowerPanel.tsx'
 import { RouteDrawing } from './components/RouteDrawing.tsx'
 import { loomPictures, pickPart, setWhole, showPicture, useLoomView, type LoomPicture } from './store.ts'
 import { useLoom } from './useLoom.ts'
+
+// The way is there at once; what is turned to comes meanwhile.
+const LoomMargin = later(async () => (await import('./components/LoomMargin.tsx')).LoomMargin)
+const PlacesPanel = later(async () => (await import('./components/PlacesPanel.tsx')).PlacesPanel)
+const PowerPanel = later(async () => (await import('./components/PowerPanel.tsx')).PowerPanel)
+const LengthsPanel = later(async () => (await import('./components/LengthsPanel.tsx')).LengthsPanel)
 
 const pictureNames: Record<LoomPicture, string> = {
   way: 'Way',
@@ -120,7 +123,11 @@ export function LoomPage({ station }: { station: Station }) {
           </Picture>
         </Views>
       }
-      margin={<LoomMargin station={station} item={current} />}
+      margin={
+        <Suspense fallback={null}>
+          <LoomMargin station={station} item={current} />
+        </Suspense>
+      }
       dock={
         <WorkDock station={station} items={items} current={current} gated={false} onDone={() => selectWork(null)} />
       }

@@ -5,10 +5,10 @@ import { entryVersion, planAppend, replay, stationProgress } from '@tidy-badger/
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { cleanup, configure, render, screen, waitFor } from '@testing-library/react'
 import { userEvent } from '@testing-library/user-event'
-import { createMemoryRouter, RouterProvider } from 'react-router'
-import { Toaster } from 'sonner'
+import { MemoryRouter, useLocation, useRoutes } from 'react-router'
 import { afterEach, beforeEach, expect, vi } from 'vitest'
-import { routes } from '../app/router.tsx'
+import { routes } from '../app/routes.tsx'
+import { NoticeBoard } from '../ui/NoticeBoard.tsx'
 import { usePreferences } from '../platform/preferences.ts'
 
 interface HeldJob {
@@ -128,22 +128,28 @@ export function forPages(): void {
 /** Opens the app at a path, before the eyes of Runa. */
 export function openApp(yard: Pick<ReturnType<typeof testYard>, 'fetch'>, path: string) {
   vi.stubGlobal('fetch', yard.fetch)
-  const router = createMemoryRouter(routes, { initialEntries: [path] })
+  let pathname = path
+  function Pages() {
+    pathname = useLocation().pathname
+    return useRoutes(routes)
+  }
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, networkMode: 'always' } } })
   render(
     <QueryClientProvider client={client}>
-      <RouterProvider router={router} />
-      <Toaster />
+      <MemoryRouter initialEntries={[path]}>
+        <Pages />
+      </MemoryRouter>
+      <NoticeBoard />
     </QueryClientProvider>,
   )
   return {
-    router,
     hands: userEvent.setup({ pointerEventsCheck: 0, delay: null }),
-    at: () => router.state.location.pathname,
+    at: () => pathname,
   }
 }
 
-/** Waits until all that was written down is with the yard. */
+/** Waits until the page stands, and all that was written down is with the yard. */
 export async function allSaved(): Promise<void> {
+  await waitFor(() => expect(document.body.textContent).not.toContain('Opening'))
   await waitFor(() => expect(screen.getAllByRole('status')[0].textContent).toContain('saved'))
 }

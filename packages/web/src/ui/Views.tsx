@@ -1,5 +1,6 @@
 import { Tabs } from 'radix-ui'
-import type { ReactNode } from 'react'
+import { Suspense, type ReactNode } from 'react'
+import { Loading } from './states.tsx'
 
 /** A station's pictures under one heading, one shown at a time. */
 export function Views<Name extends string>({
@@ -46,7 +47,7 @@ export function Views<Name extends string>({
 export function Picture({ name, children }: { name: string; children: ReactNode }) {
   return (
     <Tabs.Content value={name} tabIndex={-1}>
-      {children}
+      <Suspense fallback={<Loading what="Opening…" />}>{children}</Suspense>
     </Tabs.Content>
   )
 }

@@ -1,27 +1,39 @@
 import { idIn } from '@tidy-badger/core/shared'
 import { planTicks } from '@tidy-badger/core/jobs'
 import { Tabs } from 'radix-ui'
-import { useEffect, useState } from 'react'
+import { Suspense, useEffect, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { StationDoneButton, useJob } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
+import { later } from '../ui/comesLater.tsx'
+import { Picture } from '../ui/Views.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { ConnectionCard } from './components/ConnectionCard.tsx'
 import { EndMargin } from './components/EndMargin.tsx'
 import { JobMargin } from './components/JobMargin.tsx'
 import { LoomDrawing } from './components/LoomDrawing.tsx'
-import { MeterPanel } from './components/MeterPanel.tsx'
-import { NotLikeThisSheet } from './components/NotLikeThisSheet.tsx'
-import { RecordPanel } from './components/RecordPanel.tsx'
-import { SignalPaths } from './components/SignalPaths.tsx'
 import { TickDock } from './components/TickDock.tsx'
-import { WireIdentity } from './components/WireIdentity.tsx'
 import { WireSearch } from './components/WireSearch.tsx'
 import { endAt, endViews } from './selectors.ts'
-import { pictures, selectEnd, selectPlace, showPicture, startSelection, useSelection, type Picture } from './store.ts'
+import {
+  pictures,
+  selectEnd,
+  selectPlace,
+  showPicture,
+  startSelection,
+  useSelection,
+  type HookUpPicture,
+} from './store.ts'
 
-const pictureNames: Record<Picture, string> = {
+// The loom and its card are there at once; what is turned to comes meanwhile.
+const SignalPaths = later(async () => (await import('./components/SignalPaths.tsx')).SignalPaths)
+const MeterPanel = later(async () => (await import('./components/MeterPanel.tsx')).MeterPanel)
+const RecordPanel = later(async () => (await import('./components/RecordPanel.tsx')).RecordPanel)
+const WireIdentity = later(async () => (await import('./components/WireIdentity.tsx')).WireIdentity)
+const NotLikeThisSheet = later(async () => (await import('./components/NotLikeThisSheet.tsx')).NotLikeThisSheet)
+
+const pictureNames: Record<HookUpPicture, string> = {
   loom: 'Loom',
   card: 'Card',
   signals: 'Signals',
@@ -88,26 +100,28 @@ export function HookUpPage() {
                 </Tabs.Trigger>
               ))}
             </Tabs.List>
-            <Tabs.Content value="loom">
+            <Picture name="loom">
               <LoomDrawing ends={ends} current={current?.end.id} onPick={selectEnd} />
-            </Tabs.Content>
-            <Tabs.Content value="card">
+            </Picture>
+            <Picture name="card">
               <ConnectionCard key={shown.end.id} item={shown} />
-            </Tabs.Content>
-            <Tabs.Content value="signals">
+            </Picture>
+            <Picture name="signals">
               <SignalPaths key={shown.end.id} end={shown.end.id} />
-            </Tabs.Content>
-            <Tabs.Content value="meter">
+            </Picture>
+            <Picture name="meter">
               <MeterPanel key={shown.end.id} item={shown} />
-            </Tabs.Content>
-            <Tabs.Content value="record">
+            </Picture>
+            <Picture name="record">
               <RecordPanel />
-            </Tabs.Content>
+            </Picture>
           </Tabs.Root>
         }
         margin={
           place ? (
-            <WireIdentity key={`${place.connector}:${place.cavity}`} place={place} />
+            <Suspense fallback={null}>
+              <WireIdentity key={`${place.connector}:${place.cavity}`} place={place} />
+            </Suspense>
           ) : (
             <>
               <JobMargin />
@@ -143,7 +157,14 @@ export function HookUpPage() {
         }
       />
       {current && (
-        <NotLikeThisSheet key={current.end.id} open={deviating} onClose={() => setDeviating(false)} end={current.end} />
+        <Suspense fallback={null}>
+          <NotLikeThisSheet
+            key={current.end.id}
+            open={deviating}
+            onClose={() => setDeviating(false)}
+            end={current.end}
+          />
+        </Suspense>
       )}
     </>
   )

@@ -2,13 +2,13 @@ import type { CavityPlace, KitEndId } from '@tidy-badger/core/dossiers'
 import { create } from 'zustand'
 
 export const pictures = ['loom', 'card', 'signals', 'meter', 'record'] as const
-export type Picture = (typeof pictures)[number]
+export type HookUpPicture = (typeof pictures)[number]
 
 /** What is selected at hook-up, in every picture at once. */
 interface Selection {
   end: KitEndId | null
   place: CavityPlace | null
-  picture: Picture
+  picture: HookUpPicture
 }
 
 export const useSelection = create<Selection>()(() => ({ end: null, place: null, picture: 'loom' }))
@@ -22,7 +22,7 @@ export function selectPlace(place: CavityPlace | null, end?: KitEndId): void {
   useSelection.setState(end === undefined ? { place } : { place, end })
 }
 
-export function showPicture(picture: Picture): void {
+export function showPicture(picture: HookUpPicture): void {
   useSelection.setState({ picture })
 }
 

@@ -1,10 +1,12 @@
 import { Clock3 } from 'lucide-react'
-import { useState } from 'react'
+import { Suspense, useState } from 'react'
+import { later } from '../../ui/comesLater.tsx'
 import { HeadButton } from '../../ui/HeadButton.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { useKeys } from '../../ui/useKeys.ts'
 import { hours, useDay } from '../useDay.ts'
-import { DayPanel } from './DayPanel.tsx'
+
+const DayPanel = later(async () => (await import('./DayPanel.tsx')).DayPanel)
 
 /** How much is left of the job, in its head; the day one tap further. */
 export function DayButton() {
@@ -19,7 +21,9 @@ export function DayButton() {
         <span className="figures text-body">{day ? hours(day.spread.left.p50) : '–:––'}</span>
       </HeadButton>
       <Sheet open={open} onClose={() => setOpen(false)} title="The day" hint="From taking in to closing up." wide>
-        <DayPanel />
+        <Suspense fallback={null}>
+          <DayPanel />
+        </Suspense>
       </Sheet>
     </>
   )

@@ -10,14 +10,16 @@ import {
   type EntryBody,
   type WorkItem,
 } from '@tidy-badger/core/jobs'
-import { useState } from 'react'
+import { Suspense, useState } from 'react'
+import { later } from '../../ui/comesLater.tsx'
 import { StationDoneButton, useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Dock, KeyHint } from '../../ui/Stage.tsx'
 import { useKeys } from '../../ui/useKeys.ts'
-import { NotLikeThis } from './NotLikeThis.tsx'
+
+const NotLikeThis = later(async () => (await import('./NotLikeThis.tsx')).NotLikeThis)
 
 /** The one next action of a station, in the largest type. */
 export function WorkDock({
@@ -200,7 +202,9 @@ function ItemDock({
           </div>
         )}
       </Dock>
-      <NotLikeThis item={item} station={station} open={deviating} onClose={() => setDeviating(false)} />
+      <Suspense fallback={null}>
+        <NotLikeThis item={item} station={station} open={deviating} onClose={() => setDeviating(false)} />
+      </Suspense>
     </>
   )
 }

@@ -1,12 +1,13 @@
 import { coverOrderChosen, handOrderOf } from '@tidy-badger/core/access'
-import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core'
-import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
-import { CSS } from '@dnd-kit/utilities'
-import { accessOf, wordsOf, type WorkItem } from '@tidy-badger/core/jobs'
-import { minutesText } from '@tidy-badger/core/dossiers'
-import { ArrowDown, ArrowUp, Check, GripVertical, TriangleAlert } from 'lucide-react'
+import { accessOf, type WorkItem } from '@tidy-badger/core/jobs'
+import { Suspense } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
+import { later } from '../../ui/comesLater.tsx'
+import { WorkRow } from './WorkRow.tsx'
+
+// Until what drags them is there, the buttons and keys of the rows put them in order.
+const SortableRows = later(async () => (await import('./SortableRows.tsx')).SortableRows)
 
 /** What is to be done here, in order. Covers that come off can be put in another order, by drag, buttons or keys. */
 export function WorkList({
@@ -19,7 +20,6 @@ export function WorkList({
   onPick: (id: string) => void
 }) {
   const { dossiers, state, write } = useJob()
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
   const movable = items.filter((item) => item.kind === 'cover-off' && !item.done)
   const breaks = accessOf(dossiers, state)?.breaks ?? []
   const byHand = handOrderOf(state)
@@ -30,162 +30,42 @@ export function WorkList({
     places.forEach((place, i) => (order[place] = moved[i]))
     void write(coverOrderChosen.answer(state, {}, order))
   }
-  const move = (id: string, step: number) => {
+  const put = (id: string, at: (from: number) => number) => {
     const ids = movable.map((item) => item.id)
     const from = ids.indexOf(id)
-    const to = from + step
-    if (from >= 0 && to >= 0 && to < ids.length) reorder(arrayMove(ids, from, to))
+    const to = at(from)
+    if (from < 0 || to < 0 || to >= ids.length || from === to) return
+    ids.splice(to, 0, ...ids.splice(from, 1))
+    reorder(ids)
   }
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const ids = movable.map((item) => item.id)
-    const from = ids.indexOf(String(active.id))
-    const to = ids.indexOf(String(over?.id))
-    if (from >= 0 && to >= 0 && from !== to) reorder(arrayMove(ids, from, to))
-  }
+  const rows = items.map((item) => ({
+    item,
+    current: item.id === current?.id,
+    movable: movable.length > 1 && movable.includes(item),
+    says: breaks.filter((found) => item.id === `off.${found.cover}`).map((found) => found.says),
+    onPick: () => onPick(item.id),
+    onMove: (step: number) => put(item.id, (from) => from + step),
+  }))
+  const plain = rows.map((row) => <WorkRow key={row.item.id} {...row} />)
   return (
     <div className="min-w-0">
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
-        <SortableContext items={movable.map((item) => item.id)} strategy={verticalListSortingStrategy}>
-          <ol className="flex flex-col gap-1">
-            {items.map((item) => (
-              <WorkRow
-                key={item.id}
-                item={item}
-                current={item.id === current?.id}
-                movable={movable.length > 1 && movable.includes(item)}
-                says={breaks.filter((found) => item.id === `off.${found.cover}`).map((found) => found.says)}
-                onPick={() => onPick(item.id)}
-                onMove={(step) => move(item.id, step)}
-              />
-            ))}
-          </ol>
-        </SortableContext>
-      </DndContext>
+      <ol className="flex flex-col gap-1">
+        {movable.length > 1 ? (
+          <Suspense fallback={plain}>
+            <SortableRows
+              rows={rows}
+              onDrag={(id, over) => put(id, () => movable.findIndex((item) => item.id === over))}
+            />
+          </Suspense>
+        ) : (
+          plain
+        )}
+      </ol>
       {byHand && movable.length > 1 && (
         <Button look="quiet" onClick={() => void write(coverOrderChosen.answer(state, {}, null))}>
           Back to the planned order
         </Button>
       )}
     </div>
-  )
-}
-
-function WorkRow({
-  item,
-  current,
-  movable,
-  says,
-  onPick,
-  onMove,
-}: {
-  item: WorkItem
-  current: boolean
-  movable: boolean
-  says: string[]
-  onPick: () => void
-  onMove: (step: number) => void
-}) {
-  const { dossiers, state } = useJob()
-  const sortable = useSortable({ id: item.id, disabled: !movable })
-  const reading = item.kind === 'step' ? state.readings.filter((made) => made.step === item.step.id).at(-1) : undefined
-  const name = wordsOf(item)
-  const number =
-    item.kind === 'cover-off'
-      ? (accessOf(dossiers, state)?.removals.findIndex((other) => other.cover.id === item.removal.cover.id) ?? -1) + 1
-      : 0
-  return (
-    <li
-      ref={sortable.setNodeRef}
-      style={{ transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition }}
-      className={`rounded-lg border-2 ${current ? 'border-lamp bg-paper' : 'border-transparent'} ${sortable.isDragging ? 'z-10 bg-paper' : ''}`}
-    >
-      <div className="flex items-start">
-        {movable && (
-          <span
-            ref={sortable.setActivatorNodeRef}
-            {...sortable.listeners}
-            aria-hidden
-            className="grid min-h-12 w-7 shrink-0 cursor-grab touch-none place-items-center text-quiet"
-          >
-            <GripVertical size={18} />
-          </span>
-        )}
-        <button
-          type="button"
-          onClick={(event) => {
-            // Picked by hand, the space bar is to mean the next tick again, not this row.
-            if (event.detail > 0) event.currentTarget.blur()
-            onPick()
-          }}
-          onKeyDown={(event) => {
-            if (!movable || !event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
-            event.preventDefault()
-            onMove(event.key === 'ArrowUp' ? -1 : 1)
-          }}
-          aria-current={current ? 'step' : undefined}
-          className="flex min-h-12 min-w-0 flex-1 items-start gap-2.5 px-2 py-2 text-left font-text"
-        >
-          <span
-            aria-hidden
-            className={`mt-0.5 grid size-6 shrink-0 place-items-center rounded border-2 ${item.done ? 'border-ink bg-ink text-lamp' : 'border-quiet'}`}
-          >
-            {item.done ? (
-              <Check size={17} strokeWidth={3.5} />
-            ) : (
-              number > 0 && <span className="figures text-small font-bold">{number}</span>
-            )}
-          </span>
-          <span className="min-w-0 flex-1">
-            <span className={`break-words ${current ? 'text-lead font-semibold' : item.done ? 'text-quiet' : ''}`}>
-              {name}
-            </span>
-            <span className="sr-only">{item.done ? ', done' : ', open'}</span>
-            {reading && (
-              <span className="figures ml-2 font-semibold">
-                {reading.value} {reading.unit}
-              </span>
-            )}
-            {item.done?.by && <span className="block text-small text-quiet">{item.done.by}</span>}
-          </span>
-          {!item.done && !(current && movable) && (
-            <span className="figures shrink-0 pt-0.5 text-small text-quiet">{minutesText(roundedMinutes(item))}</span>
-          )}
-        </button>
-        {current && movable && (
-          <span className="flex shrink-0 gap-1 p-0.5">
-            <MoveButton label={`${name}: earlier`} onClick={() => onMove(-1)}>
-              <ArrowUp aria-hidden size={18} />
-            </MoveButton>
-            <MoveButton label={`${name}: later`} onClick={() => onMove(1)}>
-              <ArrowDown aria-hidden size={18} />
-            </MoveButton>
-          </span>
-        )}
-      </div>
-      {says.map((text) => (
-        <p key={text} className="flex gap-2 px-2 pb-2 font-semibold text-stop">
-          <TriangleAlert aria-hidden size={19} className="shrink-0" /> {text}
-        </p>
-      ))}
-    </li>
-  )
-}
-
-function roundedMinutes({ minutes }: WorkItem) {
-  const round = (value: number) => Math.round(value)
-  return { best: round(minutes.best), likely: round(minutes.likely), worst: round(minutes.worst) }
-}
-
-function MoveButton({ label, onClick, children }: { label: string; onClick: () => void; children: React.ReactNode }) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={`${label} (Alt and arrow)`}
-      onClick={onClick}
-      className="grid size-11 place-items-center rounded-lg border-2 border-line"
-    >
-      {children}
-    </button>
   )
 }

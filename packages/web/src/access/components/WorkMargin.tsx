@@ -1,11 +1,14 @@
 import { coverName, fixedWayTo, type PlannedTarget, targetKey, wayChosen, waysTo } from '@tidy-badger/core/access'
 import type { Cover, Station, WayId } from '@tidy-badger/core/dossiers'
 import { accessOf, type WorkItem } from '@tidy-badger/core/jobs'
+import { Suspense } from 'react'
 import { PhotoButton, PhotoRow, StopGate, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
+import { later } from '../../ui/comesLater.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import { FastenerDrawing } from './FastenerDrawing.tsx'
-import { PartsTray } from './PartsTray.tsx'
+
+const PartsTray = later(async () => (await import('./PartsTray.tsx')).PartsTray)
 
 /** What concerns the thing in hand: care first, then what holds it, what to keep, why, and the tray. */
 export function WorkMargin({ item, station, gated }: { item: WorkItem | undefined; station: Station; gated: boolean }) {
@@ -27,7 +30,11 @@ export function WorkMargin({ item, station, gated }: { item: WorkItem | undefine
         </MarginCard>
       )}
       {cover && item && <CoverCard cover={cover} off={item.kind === 'cover-off'} />}
-      {trayStation && dossiers.machine.covers && <PartsTray />}
+      {trayStation && dossiers.machine.covers && (
+        <Suspense fallback={null}>
+          <PartsTray />
+        </Suspense>
+      )}
       {item?.kind === 'cover-off' && <OtherWays cover={item.removal.cover} />}
       {step?.why && (
         <MarginCard tone="data" title="Why">

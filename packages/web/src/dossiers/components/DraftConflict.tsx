@@ -1,5 +1,5 @@
 import { useNavigate } from 'react-router'
-import { toast } from 'sonner'
+import { notice } from '../../ui/notices.ts'
 import { Button } from '../../ui/Button.tsx'
 import { keepMine, saveAside, takeTheirs, useDraft } from '../draftStore.ts'
 
@@ -13,7 +13,7 @@ export function DraftConflict({ id }: { id: string }) {
       const own = await saveAside()
       if (own !== null) await navigate(`/dossiers/draft/${own}`)
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : String(error))
+      notice.bad(error instanceof Error ? error.message : String(error))
     }
   }
   return (

@@ -8,7 +8,7 @@ import {
 } from '@tidy-badger/core/dossiers'
 import { ImageUp } from 'lucide-react'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { notice } from '../../ui/notices.ts'
 import type { View } from '@tidy-badger/core/access'
 import { Button } from '../../ui/Button.tsx'
 import { FileButton } from '../../ui/FileButton.tsx'
@@ -48,7 +48,7 @@ export function RouteMap({ machine }: { machine: Machine }) {
         to: id,
       })
       if (made.ok) changeDraft(() => made.value)
-      else toast.error(made.problems[0].message)
+      else notice.bad(made.problems[0].message)
       setJoinFrom(null)
     }
     setPicked(id)

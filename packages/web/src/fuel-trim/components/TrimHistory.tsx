@@ -1,6 +1,6 @@
 import { currentTrim, requireTrimBasis } from '@tidy-badger/core/fuel-trim'
 import { readTrimCsv } from '@tidy-badger/core/handover'
-import { format } from 'date-fns'
+import { dayText, timeText } from '../../platform/when.ts'
 import { Undo2 } from 'lucide-react'
 import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
@@ -27,7 +27,7 @@ export function TrimHistory() {
                 <span className="block text-small text-quiet">
                   {[
                     revision.by,
-                    revision.at && format(new Date(revision.at), 'd MMM yyyy HH:mm'),
+                    revision.at && `${dayText(new Date(revision.at))} ${timeText(new Date(revision.at))}`,
                     i === revisions.length - 1 && 'in force',
                   ]
                     .filter(Boolean)

@@ -1,5 +1,5 @@
 import { entryWords } from '@tidy-badger/core/jobs'
-import { format } from 'date-fns'
+import { momentText } from '../../platform/when.ts'
 import { Undo2, Redo2 } from 'lucide-react'
 import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -56,7 +56,7 @@ function JournalEntries() {
           return (
             <li key={entry.id} className="flex items-center gap-3 py-2">
               <span className="figures w-[86px] shrink-0 text-small text-quiet">
-                {format(new Date(entry.at ?? entry.receivedAt), 'd MMM HH:mm')}
+                {momentText(new Date(entry.at ?? entry.receivedAt))}
               </span>
               <span className="min-w-0 flex-1">
                 <span className={gone ? 'text-quiet line-through' : ''}>{entryWords(entry, dossiers, state)}</span>

@@ -2,7 +2,7 @@ import type { PhotoPlace, PhotoShows } from '@tidy-badger/core/photos'
 import type { EntryBody } from '@tidy-badger/core/jobs'
 import { Camera } from 'lucide-react'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { notice } from '../../ui/notices.ts'
 import { keepPhoto } from '../../photos/index.ts'
 import { FileButton } from '../../ui/FileButton.tsx'
 import { useJob } from '../useJob.ts'
@@ -34,7 +34,7 @@ export function PhotoButton({
         if (written) open = []
         if (written && file === files.at(-1)) onKept?.()
       } catch (error) {
-        toast.error(`${file.name}: ${error instanceof Error ? error.message : 'it could not be kept.'}`)
+        notice.bad(`${file.name}: ${error instanceof Error ? error.message : 'it could not be kept.'}`)
       }
     setBusy(false)
   }

@@ -1,5 +1,5 @@
 import type { JobState } from '@tidy-badger/core/jobs'
-import { format } from 'date-fns'
+import { momentText } from '../../platform/when.ts'
 import { useState } from 'react'
 import { Photo } from '../../photos/index.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -51,7 +51,7 @@ function LargePhoto({ photo, onClose }: { photo: JobPhoto; onClose: () => void }
           {wordsOf(photo)}
           <span className="block text-quiet">
             {photo.by ?? 'nobody named'}
-            {photo.at ? `, ${format(new Date(photo.at), 'd MMM HH:mm')}` : ''} · {photo.widthPx} × {photo.heightPx},{' '}
+            {photo.at ? `, ${momentText(new Date(photo.at))}` : ''} · {photo.widthPx} × {photo.heightPx},{' '}
             {Math.round(photo.bytes / 1024)} kB{photo.handBack ? ' · goes into the hand-back' : ''}
           </span>
         </span>

@@ -1,6 +1,6 @@
 import { type Station, stationNames, stations } from '@tidy-badger/core/dossiers'
 import { useNavigate } from 'react-router'
-import { toast } from 'sonner'
+import { notice } from '../../ui/notices.ts'
 import { Button } from '../../ui/Button.tsx'
 import { KeyHint } from '../../ui/Stage.tsx'
 import { useKeys } from '../../ui/useKeys.ts'
@@ -14,7 +14,7 @@ export function StationDoneButton({ station }: { station: Station }) {
   const reopened = progress.find((item) => item.station === station)?.reopened
   const go = async () => {
     if (reopened) {
-      toast.error(reopened)
+      notice.bad(reopened)
       return
     }
     if (!(station in state.stationsDone) && !(await write({ kind: 'station-done', station }))) return

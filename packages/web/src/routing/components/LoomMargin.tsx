@@ -9,14 +9,17 @@ import {
   type RoutedBranch,
   trunkPart,
 } from '@tidy-badger/core/routing'
+import { Suspense } from 'react'
 import { PhotoButton, PhotoRow, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
+import { later } from '../../ui/comesLater.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import { pickPart, setMarking, useLoomView } from '../store.ts'
 import { useLoom } from '../useLoom.ts'
 import { HazardChip } from './HazardMark.tsx'
-import { PowerMargin } from './PowerMargin.tsx'
-import { SteeringSwing } from './SteeringSwing.tsx'
+
+const SteeringSwing = later(async () => (await import('./SteeringSwing.tsx')).SteeringSwing)
+const PowerMargin = later(async () => (await import('./PowerMargin.tsx')).PowerMargin)
 
 /** What concerns the branch in hand: what is wrong with it, its length, what it passes and what to do there. */
 export function LoomMargin({ station, item }: { station: Station; item: WorkItem | undefined }) {
@@ -29,7 +32,12 @@ export function LoomMargin({ station, item }: { station: Station; item: WorkItem
       ? finding.at.passage !== undefined && finding.at.kitEnd === undefined
       : finding.at.kitEnd === part && routeRules.has(finding.rule),
   )
-  if (picture === 'power') return <PowerMargin />
+  if (picture === 'power')
+    return (
+      <Suspense fallback={null}>
+        <PowerMargin />
+      </Suspense>
+    )
   return (
     <>
       {about.map((finding) => (
@@ -118,7 +126,11 @@ function BranchCard({ branch }: { branch: RoutedBranch }) {
           <p className="mt-1 text-quiet">Part of the length is estimated: hold the branch to it before tying.</p>
         )}
       </MarginCard>
-      {branch.steering && <SteeringSwing branch={branch} slack={branch.steering} />}
+      {branch.steering && (
+        <Suspense fallback={null}>
+          <SteeringSwing branch={branch} slack={branch.steering} />
+        </Suspense>
+      )}
       <Passed hazards={branch.hazards} />
     </>
   )

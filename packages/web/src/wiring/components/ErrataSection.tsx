@@ -1,7 +1,7 @@
 import { idIn } from '@tidy-badger/core/shared'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { notice } from '../../ui/notices.ts'
 import { v4 as newId } from 'uuid'
 import { askForPerson, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -35,7 +35,7 @@ export function ErrataSection() {
       setIs('')
       await client.invalidateQueries({ queryKey: ['errata'] })
     } catch (error) {
-      toast.error(error instanceof Error ? error.message : String(error))
+      notice.bad(error instanceof Error ? error.message : String(error))
     }
   }
   const own = errata.filter((item) => item.kit === kit.id && item.machine === machine.id)

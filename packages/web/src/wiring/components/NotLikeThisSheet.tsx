@@ -7,7 +7,7 @@ import { useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
-import { WireFoundRow } from './WireSearch.tsx'
+import { WireFoundRow } from './WiresFound.tsx'
 
 /** What was really done with an end: where it is, that it is off, or a note. The check answers at once. */
 export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClose: () => void; end: KitEnd }) {

@@ -1,21 +1,20 @@
 import { ArchiveRestore, Library, Settings, TabletSmartphone } from 'lucide-react'
 import { lazy, Suspense } from 'react'
 import { Link, Outlet, type RouteObject } from 'react-router'
-import { ConfirmQuestion, PersonQuestion, YardPage } from '../jobs/index.ts'
+import { ConfirmQuestion, NewJobPage, PersonQuestion, YardPage } from '../jobs/index.ts'
 import { Empty, Loading, Stripes } from '../ui/states.tsx'
 import { CommandButton, CommandList } from './CommandList.tsx'
 import { HelpButton, HelpSheet } from './HelpSheet.tsx'
-import { SettingsPage } from './SettingsPage.tsx'
 
-// The yard is there with the first script; a job, a machine and everything else come with theirs.
+// Every room comes with a script of its own; the server names it beside the page.
 const JobRoom = lazy(async () => {
   // Its stations are fetched beside it, not after it.
   const [room] = await Promise.all([import('./JobRoom.tsx'), import('./StationPage.tsx')])
   return room
 })
+const SettingsPage = lazy(async () => ({ default: (await import('./SettingsPage.tsx')).SettingsPage }))
 const JobIndex = lazy(async () => ({ default: (await import('./JobRoom.tsx')).JobIndex }))
 const StationPage = lazy(async () => ({ default: (await import('./StationPage.tsx')).StationPage }))
-const NewJobPage = lazy(async () => ({ default: (await import('./JobRoom.tsx')).NewJobPage }))
 const DossiersPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossiersPage }))
 const DossierPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossierPage }))
 const BenchPage = lazy(async () => ({ default: (await import('../pairing/index.ts')).BenchPage }))

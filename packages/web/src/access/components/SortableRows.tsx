@@ -1,0 +1,44 @@
+import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core'
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import { CSS } from '@dnd-kit/utilities'
+import { WorkRow, type WorkRowProps } from './WorkRow.tsx'
+
+/** Rows of which the movable ones can be dragged to another place. */
+export function SortableRows({
+  rows,
+  onDrag,
+}: {
+  rows: readonly WorkRowProps[]
+  onDrag: (id: string, over: string) => void
+}) {
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
+  const onDragEnd = ({ active, over }: DragEndEvent) => over && onDrag(String(active.id), String(over.id))
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <SortableContext
+        items={rows.filter(({ movable }) => movable).map(({ item }) => item.id)}
+        strategy={verticalListSortingStrategy}
+      >
+        {rows.map((row) => (
+          <SortableRow key={row.item.id} {...row} />
+        ))}
+      </SortableContext>
+    </DndContext>
+  )
+}
+
+function SortableRow(row: WorkRowProps) {
+  const sortable = useSortable({ id: row.item.id, disabled: !row.movable })
+  return (
+    <WorkRow
+      {...row}
+      grip={{
+        row: sortable.setNodeRef,
+        handle: sortable.setActivatorNodeRef,
+        listeners: sortable.listeners,
+        style: { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition },
+        dragging: sortable.isDragging,
+      }}
+    />
+  )
+}

@@ -1,0 +1,39 @@
+import { usePreferences, type DateForm } from './preferences.ts'
+
+const months = new Intl.DateTimeFormat('en-GB', { month: 'short' })
+const two = (value: number) => String(value).padStart(2, '0')
+
+/** A day as this device writes days. */
+export function dayText(at: Date, form: DateForm = usePreferences.getState().dates): string {
+  switch (form) {
+    case 'd MMM yyyy':
+      return `${shortDay(at, form)} ${at.getFullYear()}`
+    case 'yyyy-MM-dd':
+      return `${at.getFullYear()}-${shortDay(at, form)}`
+    case 'MM/dd/yyyy':
+      return `${shortDay(at, form)}/${at.getFullYear()}`
+  }
+}
+
+/** A day of this year, and the time. */
+export function momentText(at: Date, form: DateForm = usePreferences.getState().dates): string {
+  return `${shortDay(at, form)} ${timeText(at)}`
+}
+
+/** Hours and minutes; with seconds where a wait is short. */
+export function timeText(at: Date, { seconds = false } = {}): string {
+  const text = `${two(at.getHours())}:${two(at.getMinutes())}`
+  return seconds ? `${text}:${two(at.getSeconds())}` : text
+}
+
+function shortDay(at: Date, form: DateForm): string {
+  const [month, day] = [two(at.getMonth() + 1), two(at.getDate())]
+  switch (form) {
+    case 'd MMM yyyy':
+      return `${at.getDate()} ${months.format(at)}`
+    case 'yyyy-MM-dd':
+      return `${month}-${day}`
+    case 'MM/dd/yyyy':
+      return `${month}/${day}`
+  }
+}
