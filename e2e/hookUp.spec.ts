@@ -101,6 +101,7 @@ test('plug faces turn over, and everything is reachable by keys', async ({ page,
   await page.keyboard.press('ArrowDown')
   await expect(page.getByRole('heading', { name: /Throttle lead: throttle sensor plug, cavity 2/ })).toBeVisible()
   await page.keyboard.press('k')
+  await expect(page.getByRole('combobox', { name: 'Commands' })).toBeFocused()
   await page.keyboard.type('night')
   await page.keyboard.press('Enter')
   await expect(page.locator('html')).toHaveClass(/dark/)

@@ -37,7 +37,7 @@ export function CheckKitPage() {
                 ['kit', 'Kit'],
                 ['tools', `Tools ${tools.length}`],
                 ['uses', 'Uses up'],
-              ].map(([value, name]) => (
+              ].map(([value = '', name]) => (
                 <Tabs.Trigger
                   key={value}
                   value={value}
@@ -110,7 +110,8 @@ function KitDock({ open }: { open: readonly KitPart[] }) {
   const stopping = dossiers.kit.parts.filter(
     (part) => part.missing === 'stop' && state.parts[part.id]?.state === 'missing',
   )
-  if (open.length > 0) return <PartDock part={open[0]} left={open.length} />
+  const [next] = open
+  if (next) return <PartDock part={next} left={open.length} />
   if (stopping.length > 0)
     return (
       <Dock

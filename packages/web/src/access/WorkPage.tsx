@@ -1,4 +1,4 @@
-import { idIn } from '@tidy-badger/core/shared'
+import { around, idIn } from '@tidy-badger/core/shared'
 import { batteryChosen, batteryPracticeOf, batteryPracticesFor } from '@tidy-badger/core/access'
 import { type Station, stationNames, type CoverId } from '@tidy-badger/core/dossiers'
 import { accessOf, gatedStations, mountPlaceOf, stationWork } from '@tidy-badger/core/jobs'
@@ -38,7 +38,7 @@ export function WorkPage({ station, children }: { station: Station; children?: R
   useEffect(() => () => selectWork(null), [station])
   const move = (step: number) => {
     const at = items.findIndex((item) => item === current)
-    if (items.length > 0) selectWork(items[(at + step + items.length) % items.length].id)
+    selectWork(around(items, at, step)?.id ?? null)
   }
   useKeys({
     ArrowDown: () => move(1),

@@ -58,7 +58,7 @@ test('with the link down a tick is kept and said to be unsent; it is sent once t
   const { yard, id, had } = await quadAtHookUp()
   yard.cutLink(true)
   await tick()
-  await waitFor(() => expect(screen.getAllByRole('status')[0].textContent).toMatch(/link down, 1 not yet sent/))
+  await waitFor(() => expect(screen.getAllByRole('status')[0]?.textContent).toMatch(/link down, 1 not yet sent/))
   expect(yard.entries(id)).toHaveLength(had)
   yard.cutLink(false)
   fireEvent(window, new Event('online'))

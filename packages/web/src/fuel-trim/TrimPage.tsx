@@ -1,3 +1,4 @@
+import { around } from '@tidy-badger/core/shared'
 import { currentTrim, fitVersion, requireTrimBasis } from '@tidy-badger/core/fuel-trim'
 import { Tabs } from 'radix-ui'
 import { lazy, Suspense, useState } from 'react'
@@ -94,7 +95,7 @@ export function TrimPage() {
                 ['table', 'What it earned'],
                 ['ride', 'The ride'],
                 ['history', 'History'],
-              ].map(([value, label]) => (
+              ].map(([value = '', label]) => (
                 <Tabs.Trigger
                   key={value}
                   value={value}
@@ -158,7 +159,7 @@ export function TrimPage() {
                   onClick={() => {
                     const at = chosen.findIndex((item) => item.key === cell)
                     setTab('table')
-                    setCell(chosen[(at + 1) % chosen.length].key)
+                    setCell(around(chosen, at, 1)?.key ?? null)
                   }}
                 >
                   Go through

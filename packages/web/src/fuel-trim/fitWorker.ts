@@ -77,7 +77,7 @@ const api = {
       hash: bytesToHex(digest.digest()),
       rows: log.rows,
       unreadableRows: log.unreadableRows,
-      seconds: log.timeS[log.rows - 1] - log.timeS[0],
+      seconds: (log.timeS[log.rows - 1] ?? 0) - (log.timeS[0] ?? 0),
       columns: Object.fromEntries(raw.value.columns.map((column) => [column.role, column.name])),
       units: Object.fromEntries(Object.entries(units).map(([role, unit]) => [role, String(unit)])),
     }

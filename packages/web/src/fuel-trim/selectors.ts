@@ -37,8 +37,8 @@ export function cellViews(
   return trim.rpm.flatMap((rpm, r) =>
     trim.load.map((load, l): CellView => {
       const key: CellKey = `${rpm}/${load}`
-      const cell = suggestion?.cells[r][l] ?? null
-      const now = current[r][l]
+      const cell = suggestion?.cells[r]?.[l] ?? null
+      const now = current[r]?.[l] ?? 0
       const next = cell?.earned ? written(cell.trimPct) : now
       const fullLoad = load >= trim.fullLoadPct
       const usual = !fullLoad && !spent
@@ -49,7 +49,7 @@ export function cellViews(
         now,
         next,
         suggestion: cell,
-        measured: suggestion?.measured[r][l] ?? null,
+        measured: suggestion?.measured[r]?.[l] ?? null,
         fullLoad,
         accepted: next !== now && usual !== turned.has(key),
       }

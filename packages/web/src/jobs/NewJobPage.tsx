@@ -37,7 +37,7 @@ function NewJobForm({ rows }: { rows: DossierRow[] }) {
   const client = useQueryClient()
   const machines = newest(rows, 'machine')
   const kits = newest(rows, 'kit')
-  const [machineId, setMachine] = useState(machines.length === 1 ? machines[0].id : '')
+  const [machineId, setMachine] = useState(machines.length === 1 ? (machines[0]?.id ?? '') : '')
   const [variant, setVariant] = useState('')
   const [kitId, setKit] = useState('')
   const [title, setTitle] = useState('')

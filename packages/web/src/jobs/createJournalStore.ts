@@ -83,7 +83,7 @@ export function createJournalStore({ http, store, now, id: newId, writer, later,
     }))
     const plan = planAppend(dossiers, entriesShown(get()), entries)
     if (plan.kind !== 'append') {
-      const dependents = plan.kind === 'conflict' ? (plan.problems[0].dependents ?? []) : []
+      const dependents = plan.kind === 'conflict' ? (plan.problems[0]?.dependents ?? []) : []
       return { ok: false, message: plan.problems.map((problem) => problem.message).join(' '), dependents }
     }
     set(({ writing }) => ({ writing: writing + 1 }))

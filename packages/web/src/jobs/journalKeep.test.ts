@@ -18,7 +18,7 @@ describe('what waits on the device', () => {
     await journalKeep.addUnsent('a', batch('1'))
     await journalKeep.addUnsent('b', batch('other'))
     await journalKeep.addUnsent('a', batch('2'))
-    expect((await journalKeep.readUnsent('a')).map((row) => row.entries[0].id)).toEqual(['1', '2'])
+    expect((await journalKeep.readUnsent('a')).map((row) => row.entries[0]?.id)).toEqual(['1', '2'])
   })
 
   test('keeps what became of it', async () => {
@@ -53,7 +53,7 @@ describe('what waits on the device', () => {
     const choice = { id: 'x', kind: 'choice', choice: 'people', value: '2', replaces: null }
     const chosen = { id: 'x', kind: 'people-chosen', value: 2, replaces: null }
     await (await deviceStore()).add('unsent', { job: 'g', base: 0, entries: [choice], state: 'waiting', problems: [] })
-    expect((await journalKeep.readUnsent('g'))[0].entries).toEqual([chosen])
+    expect((await journalKeep.readUnsent('g'))[0]?.entries).toEqual([chosen])
     const stamped = { ...choice, seq: 1, receivedAt: '2026-06-01T08:00:00.000Z', v: 2 }
     await (await deviceStore()).put('journals', { head: 1, entries: [stamped] }, 'g')
     expect((await journalKeep.readJournal('g'))?.entries).toMatchObject([{ ...chosen, seq: 1, v: 3 }])

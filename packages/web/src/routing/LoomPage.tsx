@@ -1,3 +1,4 @@
+import { around } from '@tidy-badger/core/shared'
 import { trunkPart } from '@tidy-badger/core/routing'
 import { type Station, stationNames } from '@tidy-badger/core/dossiers'
 import { stationWork } from '@tidy-badger/core/jobs'
@@ -43,7 +44,7 @@ export function LoomPage({ station }: { station: Station }) {
   const parts = loom ? [trunkPart, ...loom.branches.map((branch) => branch.end.id)] : []
   const move = (step: number) => {
     const at = part === null ? (step > 0 ? -1 : 0) : parts.indexOf(part)
-    if (parts.length > 0) pickPart(parts[(at + step + parts.length) % parts.length])
+    pickPart(around(parts, at, step) ?? null)
   }
   useKeys({
     ArrowDown: () => move(1),

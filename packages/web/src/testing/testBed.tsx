@@ -54,13 +54,14 @@ export function testYard() {
   }
 
   function answer(path: string, method: string, body: string): Response {
-    const [, id, rest] = /^\/api\/jobs\/([^/?]+)(.*)$/.exec(path) ?? []
+    const [, id, rest = ''] = /^\/api\/jobs\/([^/?]+)(.*)$/.exec(path) ?? []
     const job = id === undefined ? undefined : jobs.get(id)
     if (answers.has(path)) return Response.json(answers.get(path))
     if (path === '/api/jobs') return Response.json([...jobs].map(([at, held]) => summary(at, held)))
     if (path === '/api/me') return Response.json({ role: 'bench', person: null })
     if (path === '/api/errata' || path.startsWith('/api/times')) return Response.json([])
-    if (!job) return Response.json([{ code: 'unknown', path: '', message: `Nothing at ${path}.` }], { status: 404 })
+    if (!job || id === undefined)
+      return Response.json([{ code: 'unknown', path: '', message: `Nothing at ${path}.` }], { status: 404 })
     if (rest === '') return Response.json({ ...summary(id, job), dossiers: job.dossiers })
     if (rest === '/newer') return Response.json({ machine: null, kit: null })
     if (rest === '/journal' && method === 'POST') {
@@ -151,5 +152,5 @@ export function openApp(yard: Pick<ReturnType<typeof testYard>, 'fetch'>, path: 
 /** Waits until the page stands, and all that was written down is with the yard. */
 export async function allSaved(): Promise<void> {
   await waitFor(() => expect(document.body.textContent).not.toContain('Opening'))
-  await waitFor(() => expect(screen.getAllByRole('status')[0].textContent).toContain('saved'))
+  await waitFor(() => expect(screen.getAllByRole('status')[0]?.textContent).toContain('saved'))
 }

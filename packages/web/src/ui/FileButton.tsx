@@ -15,7 +15,7 @@ export function FileButton({
   accept: string
   /** Name of the hidden field. */
   label: string
-  onFiles: (files: File[]) => void
+  onFiles: (files: readonly [File, ...File[]]) => void
   look?: 'main' | 'plain' | 'quiet' | 'dock'
   multiple?: boolean
   disabled?: boolean
@@ -34,9 +34,9 @@ export function FileButton({
         className="sr-only"
         tabIndex={-1}
         onChange={(event) => {
-          const files = [...(event.target.files ?? [])]
+          const [first, ...others] = event.target.files ?? []
           event.target.value = ''
-          if (files.length > 0) onFiles(files)
+          if (first) onFiles([first, ...others])
         }}
       />
       <Button look={look} disabled={disabled} className={className} onClick={() => field.current?.click()}>

@@ -14,11 +14,20 @@ function NotHere() {
   )
 }
 
-/** A component whose script comes once the page stands, or when it is first shown, whichever is sooner. Stands within a Suspense. */
-export function later<Props extends object>(load: () => Promise<ComponentType<Props>>) {
+/**
+ * A component whose script comes once the page stands, or when it is first shown, whichever is sooner. Stands within a Suspense; once
+ * its script is here it is shown at once.
+ */
+export function later<Props extends object>(load: () => Promise<ComponentType<Props>>): ComponentType<Props> {
+  let here: ComponentType<Props> | null = null
+  const fetched = async () => (here ??= await load())
   // What fails here is asked for again when it is shown.
-  void afterwards.then(load).catch(() => undefined)
-  return lazy(async () => ({ default: await load().catch((): ComponentType<Props> => NotHere) }))
+  void afterwards.then(fetched).catch(() => undefined)
+  const Fetched = lazy(async () => ({ default: await fetched().catch((): ComponentType<Props> => NotHere) }))
+  return function Later(props: Props) {
+    const [Shown] = useState(() => here ?? Fetched)
+    return <Shown {...props} />
+  }
 }
 
 /**

@@ -1,4 +1,4 @@
-import { idIn } from '@tidy-badger/core/shared'
+import { around, idIn } from '@tidy-badger/core/shared'
 import { planTicks } from '@tidy-badger/core/jobs'
 import { Tabs } from 'radix-ui'
 import { Suspense, useEffect, useState } from 'react'
@@ -62,7 +62,7 @@ export function HookUpPage() {
   const after = ends.filter((item) => item.status !== 'done' && item !== current)
   const move = (step: number) => {
     const at = ends.findIndex((item) => item === current)
-    selectEnd(ends[(at + step + ends.length) % ends.length].end.id)
+    selectEnd(around(ends, at, step)?.end.id ?? null)
   }
   useKeys({
     ArrowDown: () => move(1),
@@ -103,15 +103,9 @@ export function HookUpPage() {
             <Picture name="loom">
               <LoomDrawing ends={ends} current={current?.end.id} onPick={selectEnd} />
             </Picture>
-            <Picture name="card">
-              <ConnectionCard key={shown.end.id} item={shown} />
-            </Picture>
-            <Picture name="signals">
-              <SignalPaths key={shown.end.id} end={shown.end.id} />
-            </Picture>
-            <Picture name="meter">
-              <MeterPanel key={shown.end.id} item={shown} />
-            </Picture>
+            <Picture name="card">{shown && <ConnectionCard key={shown.end.id} item={shown} />}</Picture>
+            <Picture name="signals">{shown && <SignalPaths key={shown.end.id} end={shown.end.id} />}</Picture>
+            <Picture name="meter">{shown && <MeterPanel key={shown.end.id} item={shown} />}</Picture>
             <Picture name="record">
               <RecordPanel />
             </Picture>
@@ -125,7 +119,7 @@ export function HookUpPage() {
           ) : (
             <>
               <JobMargin />
-              <EndMargin key={shown.end.id} item={shown} after={after.map((item) => item.end)} />
+              {shown && <EndMargin key={shown.end.id} item={shown} after={after.map((item) => item.end)} />}
             </>
           )
         }
@@ -145,7 +139,7 @@ export function HookUpPage() {
               }
               actions={
                 <>
-                  <Button look="dock" onClick={() => selectEnd(ends[0].end.id)}>
+                  <Button look="dock" onClick={() => selectEnd(ends[0]?.end.id ?? null)}>
                     Look again
                     <KeyHint>↓</KeyHint>
                   </Button>

@@ -86,7 +86,8 @@ function rectOf(box: Box | undefined, view: View, across: (value: number) => num
 }
 
 function isOff(state: JobState, cover: Cover): boolean {
-  return cover.id in state.covers && !state.covers[cover.id].on
+  const moved = state.covers[cover.id]
+  return moved !== undefined && !moved.on
 }
 
 function roundOf(box: Box | undefined, view: View): number {

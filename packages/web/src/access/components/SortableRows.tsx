@@ -1,17 +1,25 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core'
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
+import { useLayoutEffect, type RefObject } from 'react'
 import { CSS } from '@dnd-kit/utilities'
 import { WorkRow, type WorkRowProps } from './WorkRow.tsx'
 
 /** Rows of which the movable ones can be dragged to another place. */
 export function SortableRows({
   rows,
+  focused,
   onDrag,
 }: {
   rows: readonly WorkRowProps[]
+  /** The row that had the keys last. */
+  focused: RefObject<string | null>
   onDrag: (id: string, over: string) => void
 }) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
+  useLayoutEffect(() => {
+    if (focused.current !== null && document.activeElement === document.body)
+      document.querySelector<HTMLElement>(`[data-row="${focused.current}"]`)?.focus()
+  }, [focused])
   const onDragEnd = ({ active, over }: DragEndEvent) => over && onDrag(String(active.id), String(over.id))
   return (
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>

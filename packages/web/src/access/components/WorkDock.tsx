@@ -99,7 +99,7 @@ function ItemDock({
       return `${value} ${reading.unit} is outside what is usual. Read it again; once more writes it down as a finding.`
     }
     const [tick] = entriesOfWork(item, dossiers, state).slice(-1)
-    return openWait(dossiers, state, { ...tick, id: 'now', at: new Date().toISOString() })
+    return tick === undefined ? null : openWait(dossiers, state, { ...tick, id: 'now', at: new Date().toISOString() })
   }
   const finish = async () => {
     if (item.done) {

@@ -1,6 +1,6 @@
 import { coverOrderChosen, handOrderOf } from '@tidy-badger/core/access'
 import { accessOf, type WorkItem } from '@tidy-badger/core/jobs'
-import { Suspense } from 'react'
+import { Suspense, useRef } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { later } from '../../ui/comesLater.tsx'
@@ -20,6 +20,8 @@ export function WorkList({
   onPick: (id: string) => void
 }) {
   const { dossiers, state, write } = useJob()
+  /** The row that has the keys: they stay with it when what drags the rows arrives. */
+  const focused = useRef<string>(null)
   const movable = items.filter((item) => item.kind === 'cover-off' && !item.done)
   const breaks = accessOf(dossiers, state)?.breaks ?? []
   const byHand = handOrderOf(state)
@@ -27,8 +29,8 @@ export function WorkList({
     const order = (accessOf(dossiers, state)?.removals ?? []).map((removal) => removal.cover.id)
     const places = order.flatMap((id, i) => (ids.includes(`off.${id}`) ? [i] : []))
     const moved = ids.flatMap((id) => order.find((cover) => `off.${cover}` === id) ?? [])
-    places.forEach((place, i) => (order[place] = moved[i]))
-    void write(coverOrderChosen.answer(state, {}, order))
+    const answer = order.map((id, i) => moved[places.indexOf(i)] ?? id)
+    void write(coverOrderChosen.answer(state, {}, answer))
   }
   const put = (id: string, at: (from: number) => number) => {
     const ids = movable.map((item) => item.id)
@@ -49,11 +51,12 @@ export function WorkList({
   const plain = rows.map((row) => <WorkRow key={row.item.id} {...row} />)
   return (
     <div className="min-w-0">
-      <ol className="flex flex-col gap-1">
+      <ol className="flex flex-col gap-1" onFocus={({ target }) => (focused.current = target.dataset.row ?? null)}>
         {movable.length > 1 ? (
           <Suspense fallback={plain}>
             <SortableRows
               rows={rows}
+              focused={focused}
               onDrag={(id, over) => put(id, () => movable.findIndex((item) => item.id === over))}
             />
           </Suspense>

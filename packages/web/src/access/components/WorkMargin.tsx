@@ -1,3 +1,4 @@
+import { asHeading } from '@tidy-badger/core/dossiers'
 import { coverName, fixedWayTo, type PlannedTarget, targetKey, wayChosen, waysTo } from '@tidy-badger/core/access'
 import type { Cover, Station, WayId } from '@tidy-badger/core/dossiers'
 import { accessOf, type WorkItem } from '@tidy-badger/core/jobs'
@@ -43,8 +44,7 @@ export function WorkMargin({ item, station, gated }: { item: WorkItem | undefine
       )}
       {step?.wait && (
         <MarginCard tone="data" title={`Then ${step.wait.minutes} min by itself`}>
-          {step.wait.why[0].toUpperCase()}
-          {step.wait.why.slice(1)}. The clock starts when it is done; other work goes on.
+          {asHeading(step.wait.why)}. The clock starts when it is done; other work goes on.
         </MarginCard>
       )}
       {item && (

@@ -49,6 +49,7 @@ export function WorkRow({ item, current, movable, says, onPick, onMove, grip }: 
         )}
         <button
           type="button"
+          data-row={item.id}
           onClick={(event) => {
             // Picked by hand, the space bar is to mean the next tick again, not this row.
             if (event.detail > 0) event.currentTarget.blur()

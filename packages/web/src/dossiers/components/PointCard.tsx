@@ -32,7 +32,7 @@ export function PointCard({
   const keepServes = () => {
     if (!spot || serves === servesText(machine, spot)) return
     const made = withServes(useDraft.getState().machine ?? machine, spot.id, serves)
-    setWrong(made.ok ? '' : made.problems[0].message)
+    setWrong(made.ok ? '' : (made.problems[0]?.message ?? ''))
     if (made.ok) changeDraft(() => made.value)
   }
   return (
@@ -106,7 +106,7 @@ export function SteeringFields({ machine }: { machine: Machine }) {
   const [wrong, setWrong] = useState('')
   const keep = () => {
     const made = withSteering(useDraft.getState().machine ?? machine, radius, lock)
-    setWrong(made.ok || radius === '' || lock === '' ? '' : made.problems[0].message)
+    setWrong(made.ok || radius === '' || lock === '' ? '' : (made.problems[0]?.message ?? ''))
     if (made.ok && JSON.stringify(made.value.steering) !== JSON.stringify(machine.steering))
       changeDraft(() => made.value)
   }

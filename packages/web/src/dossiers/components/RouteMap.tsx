@@ -32,7 +32,7 @@ export function RouteMap({ machine }: { machine: Machine }) {
   const add = (at: PointAt) => {
     const made = withSpot(useDraft.getState().machine ?? machine, name, at)
     if (!made.ok) {
-      setWrong(made.problems[0].message)
+      setWrong(made.problems[0]?.message ?? '')
       return
     }
     setWrong('')
@@ -48,7 +48,7 @@ export function RouteMap({ machine }: { machine: Machine }) {
         to: id,
       })
       if (made.ok) changeDraft(() => made.value)
-      else notice.bad(made.problems[0].message)
+      else notice.bad(made.problems[0]?.message ?? '')
       setJoinFrom(null)
     }
     setPicked(id)

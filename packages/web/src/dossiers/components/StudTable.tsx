@@ -1,3 +1,4 @@
+import { asId } from '@tidy-badger/core/shared'
 import {
   idFrom,
   studRole,
@@ -40,7 +41,7 @@ export function StudTable({ machine }: { machine: Machine }) {
         ),
         name: name.trim(),
         net: net.id,
-        zone: before.zones[0]?.id ?? 'machine',
+        zone: before.zones[0]?.id ?? asId('machine'),
         place: 'place not written down',
         threadMm,
         role,

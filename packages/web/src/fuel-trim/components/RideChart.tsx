@@ -57,9 +57,7 @@ export default function RideChart({ stretches }: { stretches: LogStretch[] }) {
           ))}
         </svg>
         <figcaption className="mt-1 text-small text-quiet">
-          Filled: rows used.{' '}
-          {seen.length > 0 &&
-            `Left out mostly because: ${seen.map((reason) => reasonWords[rejectReasons[reason - 1]]).join(', ')}.`}
+          Filled: rows used. {seen.length > 0 && `Left out mostly because: ${seen.map(whyLeftOut).join(', ')}.`}
         </figcaption>
       </figure>
     </div>
@@ -106,7 +104,7 @@ function Strip({
                     · {Math.round(stretch.throttlePct)} %
                     {stretch.coolantC !== null && ` · ${Math.round(stretch.coolantC)} °C`}
                   </p>
-                  <p>{stretch.reason === 0 ? 'used' : `left out: ${reasonWords[rejectReasons[stretch.reason - 1]]}`}</p>
+                  <p>{stretch.reason === 0 ? 'used' : `left out: ${whyLeftOut(stretch.reason)}`}</p>
                 </div>
               )
             }}
@@ -116,4 +114,10 @@ function Strip({
       </ResponsiveContainer>
     </figure>
   )
+}
+
+/** Why rows were left out, in words. @param reason its number, from 1 */
+function whyLeftOut(reason: number): string {
+  const known = rejectReasons[reason - 1]
+  return known === undefined ? '' : reasonWords[known]
 }

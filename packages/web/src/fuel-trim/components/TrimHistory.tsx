@@ -62,10 +62,10 @@ export function TrimHistory() {
                         <th scope="row" className="px-2 text-right font-normal text-quiet">
                           {speed}
                         </th>
-                        {revision.pct[r].map((value, l) => (
+                        {revision.pct[r]?.map((value, l) => (
                           <td
                             key={load[l]}
-                            className={`px-2 text-right ${i > 0 && value !== revisions[i - 1].pct[r][l] ? 'font-bold' : ''}`}
+                            className={`px-2 text-right ${i > 0 && value !== revisions[i - 1]?.pct[r]?.[l] ? 'font-bold' : ''}`}
                           >
                             {signed(value)}
                           </td>
@@ -102,9 +102,12 @@ function LoadTable() {
     if (!table.ok) return setProblems(table.problems.map((problem) => problem.message))
     const now = currentTrim(state)
     const cells = rpm.flatMap((speed, r) =>
-      loads.flatMap((value, l) =>
-        table.value[r][l] === now[r][l] ? [] : [{ rpm: speed, load: value, old: now[r][l], new: table.value[r][l] }],
-      ),
+      loads.flatMap((value, l) => {
+        const [old, fresh] = [now[r]?.[l], table.value[r]?.[l]]
+        return old === undefined || fresh === undefined || old === fresh
+          ? []
+          : [{ rpm: speed, load: value, old, new: fresh }]
+      }),
     )
     if (cells.length === 0) return setProblems([`${file.name} is the table in force already.`])
     setProblems([])

@@ -29,15 +29,17 @@ export function TrimTable({
     }
     const step = steps[event.key]
     const at = cells.findIndex((cell) => cell.key === selected)
-    if (event.key === 'Enter' && at >= 0) {
+    const here = cells[at]
+    if (event.key === 'Enter' && here) {
       event.preventDefault()
-      onToggle(cells[at])
+      onToggle(here)
     }
     if (!step) return
     event.preventDefault()
     const r = Math.max(0, Math.min(rpm.length - 1, Math.floor(Math.max(at, 0) / load.length) + step[0]))
     const l = Math.max(0, Math.min(load.length - 1, (Math.max(at, 0) % load.length) + step[1]))
     const next = cells[r * load.length + l]
+    if (!next) return
     onSelect(next.key)
     event.currentTarget.querySelector<HTMLElement>(`[data-cell="${next.key}"]`)?.focus()
   }
@@ -69,6 +71,7 @@ export function TrimTable({
               </th>
               {load.map((value, l) => {
                 const cell = cells[r * load.length + l]
+                if (!cell) return null
                 return (
                   <td key={value} className="p-0">
                     <CellButton

@@ -104,7 +104,7 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
                     <th scope="row" className="text-left font-normal text-quiet">
                       {rpm}
                     </th>
-                    {sheet.trim.pct[r].map((value, l) => (
+                    {sheet.trim.pct[r]?.map((value, l) => (
                       <td key={sheet.trim.load[l]} className="text-right">
                         {signedPct(value)}
                       </td>

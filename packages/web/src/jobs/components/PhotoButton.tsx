@@ -25,7 +25,7 @@ export function PhotoButton({
 }) {
   const { write } = useJob()
   const [busy, setBusy] = useState(false)
-  const take = async (files: File[]) => {
+  const take = async (files: readonly File[]) => {
     setBusy(true)
     let open = standsFor ?? []
     for (const file of files)

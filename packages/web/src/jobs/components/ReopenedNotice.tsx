@@ -5,8 +5,8 @@ import type { JobView } from '../useJob.ts'
 /** Stations that were done and are open again, with what opened them. */
 export function ReopenedNotice({ view }: { view: JobView }) {
   const reopened = view.progress.filter((item) => item.reopened !== undefined)
-  if (reopened.length === 0) return null
   const [first] = reopened
+  if (!first) return null
   return (
     <section role="status" className="no-print border-b-2 border-lamp bg-paper px-5 py-2.5">
       <b>

@@ -54,7 +54,7 @@ export function PlacesPanel() {
             key={item.place.id}
             item={item}
             chosen={item.place.id === place?.id}
-            first={pair[0]}
+            first={pair[0] ?? item}
             onChoose={() => void write(mountPlaceChosen.answer(state, {}, item.place.id))}
           />
         ))}

@@ -308,31 +308,34 @@ function Splices() {
       <h3 className="text-title font-bold">Joints one behind the other</h3>
       <p>{says}</p>
       <svg viewBox={`0 0 ${width} ${leads.length * 20 + 10}`} className="mt-1 w-full max-w-[620px]" aria-hidden>
-        {leads.map((end, i) => (
-          <g key={end.id}>
-            <text x={0} y={i * 20 + 15} fontSize={14} fontWeight={700} fill="var(--ink)">
-              {end.tag}
-            </text>
-            <path d={`M30 ${i * 20 + 10}H${width}`} stroke="var(--quiet)" strokeWidth={3} />
-            <rect
-              x={30 + positionsMm[i] * scale - 14 * scale}
-              y={i * 20 + 3}
-              width={28 * scale}
-              height={14}
-              rx={5}
-              fill="var(--ink)"
-            />
-            <text
-              x={30 + positionsMm[i] * scale + 16 * scale}
-              y={i * 20 + 8}
-              fontSize={11}
-              fill="var(--quiet)"
-              className="figures"
-            >
-              {Math.round(positionsMm[i])} mm
-            </text>
-          </g>
-        ))}
+        {leads.map((end, i) => {
+          const atMm = positionsMm[i] ?? 0
+          return (
+            <g key={end.id}>
+              <text x={0} y={i * 20 + 15} fontSize={14} fontWeight={700} fill="var(--ink)">
+                {end.tag}
+              </text>
+              <path d={`M30 ${i * 20 + 10}H${width}`} stroke="var(--quiet)" strokeWidth={3} />
+              <rect
+                x={30 + atMm * scale - 14 * scale}
+                y={i * 20 + 3}
+                width={28 * scale}
+                height={14}
+                rx={5}
+                fill="var(--ink)"
+              />
+              <text
+                x={30 + atMm * scale + 16 * scale}
+                y={i * 20 + 8}
+                fontSize={11}
+                fill="var(--quiet)"
+                className="figures"
+              >
+                {Math.round(atMm)} mm
+              </text>
+            </g>
+          )
+        })}
       </svg>
       {state.connections.length === 0 && <p className="text-quiet">Measured from where the sheath is opened.</p>}
     </section>

@@ -14,6 +14,7 @@ import {
   placePoint,
   type Frame,
   type LaidLoom,
+  type RoutedBranch,
   type LoomLine,
   trunkPart,
 } from '@tidy-badger/core/routing'
@@ -188,7 +189,7 @@ function OneView({
             />
           )
         })}
-      {module && <ModuleBox at={at(module)} unit={unit} name={kit.model.split(',')[0]} />}
+      {module && <ModuleBox at={at(module)} unit={unit} name={kit.model.replace(/,.*/, '')} />}
       <EndTags
         loom={loom}
         machine={machine}
@@ -279,28 +280,28 @@ function EndTags({
   part: LoomPartId | null
   onPick?: (part: LoomPartId) => void
 }) {
-  const groups: { x: number; y: number; branches: LaidLoom['branches'] }[] = []
+  const groups: { x: number; y: number; first: RoutedBranch; others: RoutedBranch[] }[] = []
   for (const branch of loom.branches) {
     const point = endPoint(machine, branch.end)
     if (!point) continue
     const [x, y] = at(point)
     const near = groups.find((group) => Math.abs(group.x - x) < 24 * unit && Math.abs(group.y - y) < 24 * unit)
-    if (near && branch.end.id !== part && near.branches[0].end.id !== part) near.branches.push(branch)
-    else groups.push({ x, y, branches: [branch] })
+    if (near && branch.end.id !== part && near.first.end.id !== part) near.others.push(branch)
+    else groups.push({ x, y, first: branch, others: [] })
   }
   const taken: [number, number][] = []
   return (
     <g aria-hidden>
-      {groups.map(({ x, y: bottom, branches }) => {
-        const [{ end }] = branches
-        const first = end.tag.replace(/–.*/, '')
-        const label = branches.length > 1 ? `${first} +${branches.length - 1}` : first
+      {groups.map(({ x, y: bottom, first, others }) => {
+        const { end } = first
+        const tag = end.tag.replace(/–.*/, '')
+        const label = others.length > 0 ? `${tag} +${others.length}` : tag
         const wide = (9 + 6.4 * label.length) * unit
         let y = bottom + 15 * unit
         while (taken.some(([tx, ty]) => Math.abs(tx - x) < 34 * unit && Math.abs(ty - y) < 15 * unit)) y += 15 * unit
         taken.push([x, y])
         const picked = end.id === part
-        const short = branches.some((branch) => branch.reach !== 'reaches')
+        const short = [first, ...others].some((branch) => branch.reach !== 'reaches')
         return (
           <g
             key={end.id}
@@ -339,7 +340,7 @@ function EndTags({
 
 function middleOf(points: readonly [number, number][]): [number, number] {
   const [a, b] = [points[Math.floor((points.length - 1) / 2)], points[Math.ceil((points.length - 1) / 2)]]
-  if (points.length === 2) return [(points[0][0] + points[1][0]) / 2, (points[0][1] + points[1][1]) / 2]
+  if (!a || !b) return [0, 0]
   return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
 }
 
@@ -351,7 +352,8 @@ function boxOf(
 ) {
   if (!frame) return { x: 0, y: 0, width: whole.width, height: whole.height }
   const [a, b] = view === 'top' ? [frame.low.y, frame.high.y] : [frame.low.z, frame.high.z]
-  const [top, bottom] = [whole.across(a), whole.across(b)].sort((p, q) => p - q)
+  const [one, other] = [whole.across(a), whole.across(b)]
+  const [top, bottom] = [Math.min(one, other), Math.max(one, other)]
   const [left, right] = [whole.along(frame.low.x), whole.along(frame.high.x)]
   const width = Math.max(right - left, (bottom - top) * 1.3)
   return { x: left - (width - (right - left)) / 2, y: top, width, height: bottom - top }
@@ -366,7 +368,7 @@ export function colourOf(kit: Kit, part: LoomPartId): string {
       end.lines.find((item) => item.does === 'interrupt') ??
       end.lines.find((item) => item.does === 'tap') ??
       end.lines[0]
-    return colourHex[line.colour.base]
+    if (line) return colourHex[line.colour.base]
   }
   if (end?.type === 'flying-lead' || end?.type === 'ring') return colourHex[end.colour.base]
   return '#7c8284'

@@ -16,11 +16,11 @@ export function ErrataSection() {
   const { machine, kit } = dossiers
   const client = useQueryClient()
   const selected = useSelection((state) => state.end)
-  const [end, setEnd] = useState(selected ?? kit.ends[0].id)
+  const [end, setEnd] = useState(selected ?? kit.ends[0]?.id)
   const [says, setSays] = useKeptText(`job/${job.id}/sheet-says`)
   const [is, setIs] = useKeptText(`job/${job.id}/sheet-is`)
   const send = async () => {
-    if (!(await askForPerson())) return
+    if (end === undefined || !(await askForPerson())) return
     try {
       await postErratum({
         id: newId(),

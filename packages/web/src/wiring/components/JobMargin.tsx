@@ -18,7 +18,7 @@ export function JobMargin() {
       {stops.map((finding) => (
         <StopCard key={finding.key} finding={finding} />
       ))}
-      {earlier.length > 0 && (
+      {earlier[0] && (
         <MarginCard tone="lamp" title={`Left by an earlier fitter: ${earlier.length}`}>
           <p>{earlier[0].reason}</p>
           <Button look="quiet" className="!px-0" onClick={() => showPicture('record')}>

@@ -1,3 +1,4 @@
+import { tapMethods } from '@tidy-badger/core/dossiers'
 import type { KitEnd, RingEnd, TapMethod } from '@tidy-badger/core/dossiers'
 import { bladeFusesA } from '@tidy-badger/core/electrical'
 import { type EntryBody } from '@tidy-badger/core/jobs'
@@ -225,7 +226,7 @@ function WireFinder({ onPick }: { onPick: (to: ConnectionTarget, method: TapMeth
   const { dossiers } = useJob()
   const { machine, kit } = dossiers
   const [query, setQuery] = useState('')
-  const [method, setMethod] = useState<TapMethod>(kit.taps[0].method)
+  const [method, setMethod] = useState<TapMethod>(kit.taps[0]?.method ?? tapMethods[0])
   const found = useMemo(() => findWires(machine, query, 80), [machine, query])
   return (
     <section className="flex flex-col gap-3">
