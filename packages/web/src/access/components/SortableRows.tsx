@@ -2,17 +2,19 @@ import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type D
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import { useLayoutEffect, type RefObject } from 'react'
 import { CSS } from '@dnd-kit/utilities'
-import { WorkRow, type WorkRowProps } from './WorkRow.tsx'
+import { RowList, WorkRow, type WorkRowProps } from './WorkRow.tsx'
 
 /** Rows of which the movable ones can be dragged to another place. */
 export function SortableRows({
   rows,
   focused,
+  onFocus,
   onDrag,
 }: {
   rows: readonly WorkRowProps[]
   /** The row that had the keys last. */
   focused: RefObject<string | null>
+  onFocus: (row: string | null) => void
   onDrag: (id: string, over: string) => void
 }) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
@@ -27,9 +29,11 @@ export function SortableRows({
         items={rows.filter(({ movable }) => movable).map(({ item }) => item.id)}
         strategy={verticalListSortingStrategy}
       >
-        {rows.map((row) => (
-          <SortableRow key={row.item.id} {...row} />
-        ))}
+        <RowList onFocus={onFocus}>
+          {rows.map((row) => (
+            <SortableRow key={row.item.id} {...row} />
+          ))}
+        </RowList>
       </SortableContext>
     </DndContext>
   )

@@ -4,7 +4,7 @@ import { Suspense, useRef } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { later } from '../../ui/comesLater.tsx'
-import { WorkRow } from './WorkRow.tsx'
+import { RowList, WorkRow } from './WorkRow.tsx'
 
 // Until what drags them is there, the buttons and keys of the rows put them in order.
 const SortableRows = later(async () => (await import('./SortableRows.tsx')).SortableRows)
@@ -48,22 +48,22 @@ export function WorkList({
     onPick: () => onPick(item.id),
     onMove: (step: number) => put(item.id, (from) => from + step),
   }))
+  const keep = (row: string | null) => (focused.current = row)
   const plain = rows.map((row) => <WorkRow key={row.item.id} {...row} />)
   return (
     <div className="min-w-0">
-      <ol className="flex flex-col gap-1" onFocus={({ target }) => (focused.current = target.dataset.row ?? null)}>
-        {movable.length > 1 ? (
-          <Suspense fallback={plain}>
-            <SortableRows
-              rows={rows}
-              focused={focused}
-              onDrag={(id, over) => put(id, () => movable.findIndex((item) => item.id === over))}
-            />
-          </Suspense>
-        ) : (
-          plain
-        )}
-      </ol>
+      {movable.length > 1 ? (
+        <Suspense fallback={<RowList onFocus={keep}>{plain}</RowList>}>
+          <SortableRows
+            rows={rows}
+            focused={focused}
+            onFocus={keep}
+            onDrag={(id, over) => put(id, () => movable.findIndex((item) => item.id === over))}
+          />
+        </Suspense>
+      ) : (
+        <RowList onFocus={keep}>{plain}</RowList>
+      )}
       {byHand && movable.length > 1 && (
         <Button look="quiet" onClick={() => void write(coverOrderChosen.answer(state, {}, null))}>
           Back to the planned order

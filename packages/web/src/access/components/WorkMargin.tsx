@@ -7,8 +7,8 @@ import { PhotoButton, PhotoRow, StopGate, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { later } from '../../ui/comesLater.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
-import { FastenerDrawing } from './FastenerDrawing.tsx'
 
+const FastenerDrawing = later(async () => (await import('./FastenerDrawing.tsx')).FastenerDrawing)
 const PartsTray = later(async () => (await import('./PartsTray.tsx')).PartsTray)
 
 /** What concerns the thing in hand: care first, then what holds it, what to keep, why, and the tray. */
@@ -84,9 +84,11 @@ function CoverCard({ cover, off }: { cover: Cover; off: boolean }) {
     <MarginCard tone="quiet" title={off ? 'What holds it' : 'What goes back'}>
       {cover.fasteners.length > 0 ? (
         <ul>
-          {cover.fasteners.map((fastener, i) => (
-            <FastenerDrawing key={i} fastener={fastener} />
-          ))}
+          <Suspense fallback={null}>
+            {cover.fasteners.map((fastener, i) => (
+              <FastenerDrawing key={i} fastener={fastener} />
+            ))}
+          </Suspense>
         </ul>
       ) : (
         <p>Nothing written down.</p>

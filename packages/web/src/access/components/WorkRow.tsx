@@ -1,7 +1,7 @@
 import { accessOf, wordsOf, type WorkItem } from '@tidy-badger/core/jobs'
 import { minutesText } from '@tidy-badger/core/dossiers'
 import { ArrowDown, ArrowUp, Check, GripVertical, TriangleAlert } from 'lucide-react'
-import type { CSSProperties } from 'react'
+import type { CSSProperties, ReactNode } from 'react'
 import { useJob } from '../../jobs/index.ts'
 
 export interface WorkRowProps {
@@ -20,6 +20,15 @@ export interface Grip {
   listeners: object | undefined
   style: CSSProperties
   dragging: boolean
+}
+
+/** @param onFocus called with the row that gets the keys */
+export function RowList({ onFocus, children }: { onFocus: (row: string | null) => void; children: ReactNode }) {
+  return (
+    <ol className="flex flex-col gap-1" onFocus={({ target }) => onFocus(target.dataset.row ?? null)}>
+      {children}
+    </ol>
+  )
 }
 
 export function WorkRow({ item, current, movable, says, onPick, onMove, grip }: WorkRowProps & { grip?: Grip }) {
