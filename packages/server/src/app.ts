@@ -7,7 +7,8 @@ import swaggerUi from '@fastify/swagger-ui'
 import websocket from '@fastify/websocket'
 import Fastify, { LogController, type FastifyReply, type RouteOptions } from 'fastify'
 import { createJsonSchemaTransform } from 'fastify-type-provider-zod'
-import { existsSync } from 'node:fs'
+import { existsSync, readdirSync } from 'node:fs'
+import { join, relative, sep } from 'node:path'
 import { constants } from 'node:zlib'
 import { z } from 'zod'
 import { accessPlugin } from './access/index.ts'
@@ -197,9 +198,8 @@ export async function buildApp(deps: AppDeps): Promise<App> {
       const linksOf = pageLinks(web)
       await files.register(fastifyStatic, {
         root: web,
-        wildcard: false,
-        // The page itself is answered below, at every address alike.
-        index: false,
+        // What is asked for is answered below: a route for each file would make every start slower.
+        serve: false,
         preCompressed: true,
         // Said below: by itself it would say that nothing may be kept.
         cacheControl: false,
@@ -211,8 +211,16 @@ export async function buildApp(deps: AppDeps): Promise<App> {
           )
         },
       })
-      // Every address of the app is the page; what lies under /api is no address of it.
+      const known = new Set(
+        readdirSync(web, { recursive: true, withFileTypes: true })
+          .filter((file) => file.isFile() && !/\.(br|gz)$/.test(file.name))
+          .map((file) => relative(web, join(file.parentPath, file.name)).split(sep).join('/'))
+          .filter((name) => name !== 'index.html' && !name.startsWith('.')),
+      )
+      // A file of the page by its own name; every other address of the app is the page. What lies under /api is no address of it.
       files.get('/*', { schema: { hide: true } }, (request, reply) => {
+        const file = decoded(request.url.split('?')[0]).slice(1)
+        if (known.has(file)) return reply.sendFile(file)
         const wantsPage = request.headers.accept?.includes('text/html') === true
         if (!wantsPage || /^\/api(\/|$)/i.test(decoded(request.url))) return reply.callNotFound()
         const comes = linksOf(request.url.split('?')[0])

@@ -1,11 +1,16 @@
 import { fileURLToPath } from 'node:url'
-import { readConfig } from './platform/config.ts'
-import { listenOnLoopbackToo } from './platform/loopbackListener.ts'
-import { openDeps } from './platform/openDeps.ts'
+import { earlyModule } from './platform/earlyModule.ts'
 
 const root = fileURLToPath(new URL('../../..', import.meta.url))
 
 async function start(): Promise<void> {
+  // Compiled by other threads while this one reads the rest. What fails in it is said where the store is opened.
+  earlyModule().catch(() => undefined)
+  const [{ readConfig }, { openDeps }, { listenOnLoopbackToo }] = await Promise.all([
+    import('./platform/config.ts'),
+    import('./platform/openDeps.ts'),
+    import('./platform/loopbackListener.ts'),
+  ])
   const config = readConfig(process.env, root)
   // The store is opened while the rest is read.
   const [{ deps, close }, { buildApp }] = await Promise.all([openDeps(config), import('./app.ts')])

@@ -3,6 +3,7 @@ import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
 import { mkdir, readFile } from 'node:fs/promises'
 import { fileURLToPath } from 'node:url'
+import { earlyModule } from './earlyModule.ts'
 import { prepareDataFolder, storeBroken, storeOf, watchFolder, type FolderWatch } from './dataFolder.ts'
 
 export type Database = PgliteDatabase
@@ -26,7 +27,7 @@ export async function openDatabase(dataFolder: string): Promise<OpenDatabase> {
   await mkdir(store, { recursive: true, mode: 0o700 })
   let client: PGlite
   try {
-    client = await PGlite.create(store)
+    client = await PGlite.create({ dataDir: store, pgliteWasmModule: await earlyModule() })
     await client.query('select 1')
   } catch (error) {
     throw storeBroken(dataFolder, error)

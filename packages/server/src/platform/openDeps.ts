@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Config } from './config.ts'
-import { openDatabase } from './db.ts'
+import { prepareDataFolder } from './dataFolder.ts'
+import { openDatabase, type OpenDatabase } from './db.ts'
 import type { AppDeps } from './deps.ts'
 import { openFileStore, openPhotoStore } from './fileStore.ts'
 import { lockFolder } from './folderLock.ts'
@@ -12,11 +13,20 @@ import { openWorkPool } from './workPool.ts'
  */
 export async function openDeps(config: Config): Promise<{ deps: AppDeps; close: () => Promise<void> }> {
   const lock = await lockFolder(config.dataFolder)
-  const database = await openDatabase(config.dataFolder)
+  await prepareDataFolder(config.dataFolder)
+  // The folders of files are looked through while the database opens.
+  const opened: { as?: OpenDatabase } = {}
+  const watch = { check: () => opened.as?.folder.check() }
+  const [database, files, photos] = await Promise.all([
+    openDatabase(config.dataFolder),
+    openFileStore(config.dataFolder, watch),
+    openPhotoStore(config.dataFolder, watch),
+  ])
+  opened.as = database
   const deps: AppDeps = {
     db: database.db,
-    files: await openFileStore(config.dataFolder, database.folder),
-    photos: await openPhotoStore(config.dataFolder, database.folder),
+    files,
+    photos,
     folder: database.folder,
     pool: openWorkPool(),
     config,
