@@ -1,10 +1,11 @@
+import { readFileSync } from 'node:fs'
 import type { Plugin } from 'vite'
 
 /** Faces the first view is written in. */
 const firstFaces =
-  /(archivo-latin-wdth|atkinson-hyperlegible-next-latin-wght|sometype-mono-latin-wght)-normal[^/]*\.woff2$/
+  /(archivo-latin-wght|atkinson-hyperlegible-next-latin-wght|sometype-mono-latin-wght)-normal[^/]*\.woff2$/
 
-/** Styles stand in the page itself, and its faces are asked for with it: the first view waits for nothing but its script. */
+/** Styles and the theme stand in the page itself, and its faces are asked for with it: the first view waits for nothing but its script. */
 export function pageHead(): Plugin {
   return {
     name: 'page-head',
@@ -26,8 +27,11 @@ export function pageHead(): Plugin {
           const off = `<link rel="stylesheet" disabled href="/${String(name)}">`
           return sheet?.type === 'asset' ? `<style>${String(sheet.source)}</style>${off}` : link
         })
+        const theme = readFileSync(new URL('public/theme.js', import.meta.url), 'utf8')
+        const themed = inline.replace('<script src="/theme.js"></script>', () => `<script>${theme}</script>`)
+        if (themed === inline) throw new Error('page: the theme was not found to put into it')
         if (inline === html) throw new Error('page: no styles were found to put into it')
-        return { html: inline, tags: preloads }
+        return { html: themed, tags: preloads }
       },
     },
   }

@@ -35,7 +35,7 @@ import { faultOf, loggerOptions } from './platform/log.ts'
 import { problemCodesTable } from './platform/problemCodes.ts'
 import { routingPlugin } from './routing/index.ts'
 import { wiringPlugin, wiringService } from './wiring/index.ts'
-import { pageLinks } from './platform/pageLinks.ts'
+import { pageLinks, scriptsWithin } from './platform/pageLinks.ts'
 import { yardService } from './yard/index.ts'
 
 export interface App {
@@ -117,7 +117,10 @@ export async function buildApp(deps: AppDeps): Promise<App> {
   const live = liveSockets()
   const pairing = pairingService(deps, (device) => live.dismiss(device))
   const routes = authGuard(server, pairing, deps.config.host)
-  await server.register(helmet, { hsts: false, contentSecurityPolicy: { directives: contentRules } })
+  const web = deps.config.webFolder
+  const page = web !== null && existsSync(web)
+  const directives = { ...contentRules, scriptSrc: [...contentRules.scriptSrc, ...(page ? scriptsWithin(web) : [])] }
+  await server.register(helmet, { hsts: false, contentSecurityPolicy: { directives } })
   // What the page's build has not made smaller beforehand is made smaller here.
   await server.register(compress, {
     threshold: 2048,
@@ -190,8 +193,6 @@ export async function buildApp(deps: AppDeps): Promise<App> {
   await server.register(pairingPlugin(pairing, deps))
   await server.register(wiringPlugin(wiring, dossiers, jobs))
   await server.register(backupPlugin(deps, backup, yard, housekeeping))
-  const web = deps.config.webFolder
-  const page = web !== null && existsSync(web)
   if (page)
     await server.register(async (files: HttpApp) => {
       nameAccess(files, 'open')

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 
@@ -47,4 +48,13 @@ export function pageLinks(webFolder: string): (path: string) => string | null {
     const own = station === '' ? [] : [ofStation[station] ?? ofOtherStations]
     return [...scripts([...ofJob, ...own]), data(`/api/jobs/${id}`)].join(', ')
   }
+}
+
+/** The scripts that stand in the page itself, as what may run is named by: the SHA-256 of each. */
+export function scriptsWithin(webFolder: string): string[] {
+  const file = join(webFolder, 'index.html')
+  const html = existsSync(file) ? readFileSync(file, 'utf8') : ''
+  return [...html.matchAll(/<script>([\s\S]*?)<\/script>/g)].map(
+    ([, script]) => `'sha256-${createHash('sha256').update(script).digest('base64')}'`,
+  )
 }

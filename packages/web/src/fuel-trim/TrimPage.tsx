@@ -117,7 +117,14 @@ export function TrimPage() {
               <ImportLog onDone={setPickedLog} />
             </div>
           </div>
-          {fit.kind === 'working' && <WorkingBar share={fit.share} stage={fit.stage} onCancel={fit.cancel} />}
+          {fit.kind === 'working' && (
+            // Over the table, so that nothing moves when it is done.
+            <div className="relative z-10 h-0">
+              <div className="rounded-lg border-2 border-ink bg-ground px-3 pt-2 shadow-none">
+                <WorkingBar share={fit.share} stage={fit.stage} onCancel={fit.cancel} />
+              </div>
+            </div>
+          )}
           {(fit.kind === 'cancelled' || fit.kind === 'failed') && (
             <p role="alert" className="mb-3 flex flex-wrap items-center gap-3 border-l-[5px] border-lamp pl-3">
               {fit.kind === 'failed' ? fit.message : 'Cancelled. Nothing was changed.'}
