@@ -27,8 +27,10 @@ const ref = ({ id, version }: { id: string; version: number }) => ({
 /** A yard in memory that answers the app as the server would, by the same laws of the journal. */
 export function testYard() {
   const jobs = new Map<string, HeldJob>()
-  /** Answers kept for paths of their own. */
+  /** Answers kept for paths of their own: a value, or what is made of how it was asked. */
   const answers = new Map<string, unknown>()
+  /** What was asked with a body, in order. */
+  const sent: { path: string; method: string; body: unknown }[] = []
   let link = true
 
   function stamped({ entries }: HeldJob, fresh: readonly NewEntry[]): JournalEntry[] {
@@ -56,7 +58,11 @@ export function testYard() {
   function answer(path: string, method: string, body: string): Response {
     const [, id, rest = ''] = /^\/api\/jobs\/([^/?]+)(.*)$/.exec(path) ?? []
     const job = id === undefined ? undefined : jobs.get(id)
-    if (answers.has(path)) return Response.json(answers.get(path))
+    if (answers.has(path)) {
+      const kept = answers.get(path)
+      const made: unknown = typeof kept === 'function' ? kept(method, body) : kept
+      return made instanceof Response ? made : Response.json(made)
+    }
     if (path === '/api/jobs') return Response.json([...jobs].map(([at, held]) => summary(at, held)))
     if (path === '/api/me') return Response.json({ role: 'bench', person: null })
     if (path === '/api/errata' || path.startsWith('/api/times')) return Response.json([])
@@ -81,11 +87,14 @@ export function testYard() {
   return {
     put,
     answers,
+    sent: sent as readonly (typeof sent)[number][],
     entries: (id: string): readonly JournalEntry[] => jobs.get(id)?.entries ?? [],
     cutLink: (cut: boolean) => (link = !cut),
     fetch: async (path: string | URL | Request, init?: RequestInit): Promise<Response> => {
       if (!link) throw new TypeError('no link')
-      return answer(String(path), init?.method ?? 'GET', typeof init?.body === 'string' ? init.body : '')
+      const [method, body] = [init?.method ?? 'GET', typeof init?.body === 'string' ? init.body : '']
+      if (method !== 'GET') sent.push({ path: String(path), method, body: body === '' ? null : JSON.parse(body) })
+      return answer(String(path), method, body)
     },
   }
 }

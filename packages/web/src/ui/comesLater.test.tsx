@@ -1,0 +1,52 @@
+// @vitest-environment happy-dom
+import { act, render, screen } from '@testing-library/react'
+import { Suspense } from 'react'
+import { expect, test, vi } from 'vitest'
+import { forPages } from '../testing/testBed.tsx'
+import { afterwards } from './afterwards.ts'
+import { comesLater, later } from './comesLater.tsx'
+
+forPages()
+
+const Words = ({ text }: { text: string }) => <p>{text}</p>
+
+test('it is fetched once the page stands, and then shown at once, without a gap', async () => {
+  const load = vi.fn(async () => Words)
+  const Later = later(load)
+  expect(load).not.toHaveBeenCalled()
+  await afterwards
+  await vi.waitFor(() => expect(load).toHaveBeenCalledTimes(1))
+  await act(async () => undefined)
+  render(
+    <Suspense fallback={<p>waiting</p>}>
+      <Later text="here" />
+    </Suspense>,
+  )
+  expect(screen.getByText('here')).toBeTruthy()
+  expect(screen.queryByText('waiting')).toBeNull()
+  expect(load).toHaveBeenCalledTimes(1)
+})
+
+test('what could not be fetched is said, and nothing else falls', async () => {
+  const Later = later<{ text: string }>(() => Promise.reject(new Error('no link')))
+  render(
+    <Suspense fallback={null}>
+      <Later text="here" />
+    </Suspense>,
+  )
+  expect((await screen.findByRole('alert')).textContent).toContain('not on this device yet')
+  expect(screen.getByRole('button', { name: 'Load it again' })).toBeTruthy()
+})
+
+test('a dialog is not there until it is opened, and stays to close by itself', async () => {
+  const Dialog = comesLater(
+    async () => (props: { open: boolean }) => <p>{props.open ? 'open' : 'closing'}</p>,
+    ({ open }) => open,
+  )
+  const { rerender, container } = render(<Dialog open={false} />)
+  expect(container.textContent).toBe('')
+  rerender(<Dialog open />)
+  expect(await screen.findByText('open')).toBeTruthy()
+  rerender(<Dialog open={false} />)
+  expect(screen.getByText('closing')).toBeTruthy()
+})
