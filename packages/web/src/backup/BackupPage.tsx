@@ -105,7 +105,9 @@ function Nightly({ state }: { state: BackupState }) {
     onSuccess: (saved) => client.setQueryData(['backup'], saved),
     onError: (error) => notice.bad(error.message),
   })
-  const { nightly, keep, problem } = state
+  // A second change builds on the first, though that is still on its way.
+  const { nightly, keep } = save.isPending ? save.variables : state
+  const { problem } = state
   return (
     <section>
       <h2 className="mb-2 text-title font-bold">Every night</h2>
