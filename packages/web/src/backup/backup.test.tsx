@@ -19,6 +19,7 @@ describe('backup', () => {
     const { hands } = openApp(yard, '/backup')
     expect(await screen.findByText('4.2 MB')).toBeTruthy()
     await hands.selectOptions(screen.getByLabelText('Copies to keep'), '14')
+    await waitFor(() => expect(screen.getByLabelText<HTMLSelectElement>('Copies to keep').value).toBe('14'))
     await hands.click(screen.getByLabelText('Make a copy every night'))
     await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('Make a copy every night').checked).toBe(false))
     expect(yard.sent.map(({ body }) => body)).toEqual([
