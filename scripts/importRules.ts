@@ -3,7 +3,7 @@ import type { ICruiseOptions, IForbiddenRuleType } from 'dependency-cruiser'
 import { readdirSync } from 'node:fs'
 
 /** Every folder of a package is a capability, but for those that stand below them or put them together. */
-const noCapability = ['shared', 'platform', 'ui', 'app', 'shipped']
+const noCapability = ['shared', 'platform', 'ui', 'app', 'shipped', 'testing']
 const capabilities = [
   ...new Set(
     ['core', 'server', 'web'].flatMap((name) =>

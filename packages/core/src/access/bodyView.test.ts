@@ -1,7 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import type { Machine } from '../dossiers/index.ts'
 import { shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
-import { bodyOutline } from './bodyOutline.ts'
 import { bodyView } from './bodyView.ts'
 
 /** Everything of a machine with left or right in its id, and where it lies from the middle to the right, m. */
@@ -32,18 +31,6 @@ describe.each(shippedMachines)('$id from above, front to the left', (base) => {
         expect(across(y) > height / 2, `${id} on the ${side} at ${y} m`).toBe(side === 'left')
     },
   )
-
-  test('the outline lies between the edges of its view', () => {
-    if (!base.body) throw new Error('it has a body')
-    for (const view of ['top', 'side'] as const) {
-      const { across, height } = bodyView(base.body, view)
-      for (const line of bodyOutline(base.body)[view].lines)
-        for (const [, value] of line) {
-          expect(across(value)).toBeGreaterThanOrEqual(0)
-          expect(across(value)).toBeLessThanOrEqual(height)
-        }
-    }
-  })
 })
 
 test('every machine with two sides names some of them', () => {

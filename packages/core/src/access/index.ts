@@ -23,7 +23,6 @@ export {
 } from './state.ts'
 export { accessGaps, type AccessGap } from './accessGaps.ts'
 export { bodyView, viewRimM, type BodyView, type View } from './bodyView.ts'
-export { bodyOutline, type BodyOutline, type DrawnPoint, type DrawnWheel } from './bodyOutline.ts'
 export { findTarget, readTargets, targetKey, toolsOf, waysTo } from './compileAccess.ts'
 export { coversOver } from './coversOver.ts'
 export type {

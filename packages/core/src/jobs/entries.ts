@@ -1,7 +1,7 @@
 import { stationNames, stepOf, type DossierPair, type Station } from '../dossiers/index.ts'
 import { defineDecision, defineEntry, doneBy, known, slotOf } from '../journal/index.ts'
 import { type WiringState } from '../wiring/index.ts'
-import type { takeInQuestions} from './state.ts';
+import type { takeInQuestions } from './state.ts'
 import { type WorkState } from './state.ts'
 import { ruleCatalogue } from './ruleCatalogue.ts'
 import type { workForms } from './forms.ts'

@@ -1,4 +1,5 @@
-import { bodyOutline, bodyView, type DrawnPoint } from '@tidy-badger/core/access'
+import { bodyView } from '@tidy-badger/core/access'
+import { machineScene, type Shape, type Tone } from '@tidy-badger/core/drawing'
 import { colourHex, type Hazard, type Kit, type Machine, type PointAt } from '@tidy-badger/core/dossiers'
 import type { JobDossiers } from '@tidy-badger/core/jobs'
 import { endPoint, hazardWords, loomLines, passagePoints, placePoint, type LaidLoom } from '@tidy-badger/core/routing'
@@ -29,7 +30,6 @@ export function loomSvg({ machine, kit }: JobDossiers, loom: LaidLoom, title: st
   const topAt = 80
   const sideAt = topAt + views.top.height * scale + 20
   const sideHeight = views.side.height * scale
-  const outline = bodyOutline(body)
   const top = (point: PointAt): [number, number] => [
     margin + views.top.along(point.x) * scale,
     topAt + views.top.across(point.y) * scale,
@@ -38,12 +38,20 @@ export function loomSvg({ machine, kit }: JobDossiers, loom: LaidLoom, title: st
     margin + views.side.along(point.x) * scale,
     sideAt + views.side.across(point.z) * scale,
   ]
-  const bodyLines = (lines: DrawnPoint[][], at: (point: DrawnPoint) => [number, number]) =>
-    lines.map((line) => `<path d="${path(line.map(at))}" fill="none" stroke="#9a9d98" stroke-width="1.4"/>`)
-  const wheels = outline.side.wheels.map((wheel) => {
-    const [x, y] = side({ x: wheel.x, y: 0, z: wheel.at })
-    return `<circle cx="${x}" cy="${y}" r="${wheel.radius * scale}" fill="none" stroke="#9a9d98" stroke-width="1.4"/>`
-  })
+  const pictures = (
+    [
+      ['top', topAt + views.top.across(0) * scale],
+      ['side', sideAt + views.side.across(0) * scale],
+    ] as const
+  ).map(
+    ([seen, ground]) =>
+      `<g transform="translate(${margin + views[seen].along(0) * scale} ${ground}) scale(${scale} ${-scale})" stroke-linejoin="round" stroke-linecap="round">${machineScene(
+        machine,
+        seen,
+      )
+        .map((shape) => drawn(shape, 1 / scale))
+        .join('')}</g>`,
+  )
   const legendAt = sideAt + sideHeight + 40
   const met = [
     ...new Map(
@@ -58,15 +66,33 @@ export function loomSvg({ machine, kit }: JobDossiers, loom: LaidLoom, title: st
       `${kit.maker} ${kit.model} from ${loom.place.name.toLowerCase()}; ${loom.ties.count} ties. Drawn ${thicker} times as thick as it is.`,
       ' fill="#5d6262"',
     ),
-    ...bodyLines(outline.top.lines, ([x, y]) => top({ x, y, z: 0 })),
-    ...bodyLines(outline.side.lines, ([x, z]) => side({ x, y: 0, z })),
-    ...wheels,
+    ...pictures,
     ...view(machine, kit, loom, top, scale),
     ...view(machine, kit, loom, side, scale),
     ...met.map(([text, item], i) =>
       svgWords(20, legendAt + 20 + i * 20, `${hazardLetters[item.hazard.kind]}  ${item.name}: ${text}`),
     ),
   ])
+}
+
+/** Tones that print: paler than on the screen, so that the loom stands out, and told apart in grey. */
+const printed: Record<Tone, string> = {
+  near: '#f7f7f3',
+  middle: '#ececea',
+  far: '#dadbd7',
+  hot: '#f0d8cf',
+  glass: '#e3edf3',
+  tyre: '#c4c6c3',
+  ink: '#6f7472',
+  open: 'none',
+}
+
+/** A shape of the machine on paper. @param hair width of a hair, m */
+function drawn({ d, tone, edge, tubeM }: Shape, hair: number): string {
+  const line = (colour: string, wide: number) =>
+    `<path d="${d}" fill="none" stroke="${colour}" stroke-width="${wide.toFixed(4)}"/>`
+  if (tubeM !== undefined) return line('#9a9d98', tubeM + 1.4 * hair) + line(printed[tone], tubeM)
+  return `<path d="${d}" fill="${printed[tone]}"${edge === 0 ? '' : ` stroke="#9a9d98" stroke-width="${([0, 0.6, 0.9, 1.4][edge] * hair).toFixed(4)}"`}/>`
 }
 
 function path(points: readonly (readonly [number, number])[]): string {

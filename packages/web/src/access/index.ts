@@ -1,4 +1,4 @@
-export { BodyLines } from './components/BodyLines.tsx'
+export { MachinePicture } from './components/MachinePicture.tsx'
 export { DayButton } from './components/DayButton.tsx'
 export { WorkDock } from './components/WorkDock.tsx'
 export { WorkList } from './components/WorkList.tsx'

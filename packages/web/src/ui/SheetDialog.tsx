@@ -1,6 +1,6 @@
 import { Dialog } from 'radix-ui'
 import { X } from 'lucide-react'
-import type { SheetProps } from './Sheet.tsx'
+import type { SheetProps } from './sheetProps.ts'
 
 /** A sheet over the page: from the right on wide screens, from below on a phone. */
 export function SheetDialog({ open, onClose, title, hint, wide = false, read = false, children }: SheetProps) {

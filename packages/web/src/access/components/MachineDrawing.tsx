@@ -2,9 +2,9 @@ import { machineIndex, type Box, type Cover, type CoverId } from '@tidy-badger/c
 import { accessOf, type JobState } from '@tidy-badger/core/jobs'
 import { useJob } from '../../jobs/index.ts'
 import { bodyView, coverName, type View, viewRimM as rim } from '@tidy-badger/core/access'
-import { BodyLines } from './BodyLines.tsx'
+import { MachinePicture } from './MachinePicture.tsx'
 
-/** The machine as a line drawing, from above and from its left side; what is off is lifted off its place. */
+/** The machine drawn of its parts, from above and from its left side; what is off is lifted off its place. */
 export function MachineDrawing({ current, onPick }: { current: CoverId | null; onPick: (cover: CoverId) => void }) {
   const { dossiers } = useJob()
   const { body, covers = [] } = dossiers.machine
@@ -45,7 +45,7 @@ function OneView({ view, current, onPick }: { view: View; current: CoverId | nul
       role="group"
       aria-label={`${machine.model} ${view === 'top' ? 'from above' : 'from the left'}`}
     >
-      <BodyLines body={body} view={view} unit={unit} />
+      <MachinePicture machine={machine} view={view} unit={unit} />
       {others.map((cover) => (
         <rect
           key={cover.id}

@@ -2,7 +2,7 @@ import { routePoints, withPointAt, type Body, type Machine, type PointAt } from 
 import { passagePoints } from '@tidy-badger/core/routing'
 import { useRef, type KeyboardEvent } from 'react'
 import { bodyView, type View } from '@tidy-badger/core/access'
-import { BodyLines } from '../../access/index.ts'
+import { MachinePicture } from '../../access/index.ts'
 import { changeDraft } from '../draftStore.ts'
 
 const stepM = 0.01
@@ -97,7 +97,7 @@ export function PointMap({
         />
       )}
       <g pointerEvents="none" opacity={picture ? 0.35 : 0.7}>
-        <BodyLines body={body} view={view} unit={unit} />
+        <MachinePicture machine={machine} view={view} unit={unit} />
       </g>
       <g pointerEvents="none">
         {(machine.passages ?? []).map((passage) => {

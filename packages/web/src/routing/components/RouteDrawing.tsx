@@ -20,7 +20,7 @@ import {
 } from '@tidy-badger/core/routing'
 import { useMemo } from 'react'
 import { bodyView, type View } from '@tidy-badger/core/access'
-import { BodyLines } from '../../access/index.ts'
+import { MachinePicture } from '../../access/index.ts'
 import { HazardMark } from './HazardMark.tsx'
 
 /** The loom is drawn so much thicker than it is, to be seen at all. */
@@ -107,7 +107,7 @@ function OneView({
       aria-label={`Loom on the ${machine.model} ${view === 'top' ? 'from above' : 'from the left'}`}
     >
       <g opacity={0.55}>
-        <BodyLines body={body} view={view} unit={unit} />
+        <MachinePicture machine={machine} view={view} unit={unit} />
       </g>
       {(machine.passages ?? []).map((passage) => {
         const points = passagePoints(machine, passage.id)
