@@ -4,7 +4,7 @@ import { useJob } from '../../jobs/index.ts'
 import { bodyView, coverName, type View, viewRimM as rim } from '@tidy-badger/core/access'
 import { MachinePicture } from './MachinePicture.tsx'
 
-/** The machine drawn of its parts, from above and from its left side; what is off is lifted off its place. */
+/** The machine drawn of its parts, from above and from its left side; of what is off the place is dashed. */
 export function MachineDrawing({ current, onPick }: { current: CoverId | null; onPick: (cover: CoverId) => void }) {
   const { dossiers } = useJob()
   const { body, covers = [] } = dossiers.machine
@@ -95,7 +95,7 @@ function roundOf(box: Box | undefined, view: View): number {
   return 0.3 * Math.min(box.length, view === 'top' ? box.width : box.height)
 }
 
-/** A cover in its place, or lifted off it with its place left dashed. */
+/** A cover in its place, seen through; once it is off its place is dashed. */
 function DrawnCover({
   cover,
   view,
@@ -119,7 +119,6 @@ function DrawnCover({
   const rect = rectOf(cover.box, view, across)
   const round = roundOf(cover.box, view)
   const small = Math.min(rect.width, rect.height) < 18 * unit
-  const lift = off ? (view === 'side' ? -30 : -12) * unit : 0
   const label = `${number > 0 ? `${number}: ` : ''}${coverName(dossiers, cover.id)}, ${off ? 'off' : 'on'}`
   return (
     <g
@@ -135,41 +134,33 @@ function DrawnCover({
       }}
       style={{ cursor: 'pointer' }}
     >
-      {off && (
-        <rect
-          {...rect}
-          rx={round}
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth={1.5 * unit}
-          strokeDasharray={`${5 * unit} ${4 * unit}`}
-        />
+      <rect
+        {...rect}
+        rx={round}
+        fill={off ? 'transparent' : current ? 'var(--paper)' : 'var(--part-near)'}
+        fillOpacity={current ? 0.72 : 0.5}
+        stroke={current ? 'var(--lamp)' : 'var(--ink)'}
+        strokeWidth={(current ? 4 : off ? 1.4 : 1.8) * unit}
+        strokeDasharray={off ? `${5 * unit} ${4 * unit}` : undefined}
+      />
+      {number > 0 && (
+        <text
+          x={off ? rect.x + 4 * unit : rect.x + rect.width / 2}
+          y={off || small ? rect.y - 3 * unit : rect.y + rect.height / 2}
+          fontSize={(off || small ? 13 : 17) * unit}
+          fontWeight={700}
+          textAnchor={off ? 'start' : 'middle'}
+          dominantBaseline={off || small ? 'auto' : 'central'}
+          fill={off && !current ? 'var(--quiet)' : 'var(--ink)'}
+          stroke="var(--ground)"
+          strokeWidth={3 * unit}
+          paintOrder="stroke"
+          className="figures"
+          aria-hidden
+        >
+          {number}
+        </text>
       )}
-      <g transform={`translate(${off ? 12 * unit : 0} ${lift})`}>
-        <rect
-          {...rect}
-          rx={round}
-          fill={current ? 'var(--paper)' : off ? 'var(--ground)' : 'var(--line-soft)'}
-          fillOpacity={off && !current ? 0.88 : 0.62}
-          stroke={current ? 'var(--lamp)' : off ? 'var(--quiet)' : 'var(--ink)'}
-          strokeWidth={(current ? 4 : 1.8) * unit}
-        />
-        {number > 0 && (
-          <text
-            x={rect.x + rect.width / 2}
-            y={small ? rect.y - 3 * unit : rect.y + rect.height / 2}
-            fontSize={(small ? 14 : 17) * unit}
-            fontWeight={700}
-            textAnchor="middle"
-            dominantBaseline={small ? 'auto' : 'central'}
-            fill={off && !current ? 'var(--quiet)' : 'var(--ink)'}
-            className="figures"
-            aria-hidden
-          >
-            {number}
-          </text>
-        )}
-      </g>
     </g>
   )
 }
