@@ -1,5 +1,14 @@
 import { trunkPart } from './runBundles.ts'
-import type { Machine, PassageId, PointAt, PlaceId, ThingId, LoomPartId } from '../dossiers/index.ts'
+import {
+  colourHex,
+  type Kit,
+  type LoomPartId,
+  type Machine,
+  type PassageId,
+  type PlaceId,
+  type PointAt,
+  type ThingId,
+} from '../dossiers/index.ts'
 import { bundleDiameterMm, wireDiameterMm } from './bundles.ts'
 import { nodeOfTarget } from './layLoom.ts'
 import type { LaidLoom, LoomEnd, Stretch } from './model.ts'
@@ -46,15 +55,16 @@ export function loomLines(machine: Machine, loom: LaidLoom): LoomLine[] {
 
 /** Where a mount place is; undefined where nobody has said. */
 export function placePoint(machine: Machine, place: PlaceId): PointAt | undefined {
-  return pointOf(machine, { kind: 'place', id: place })
+  return thingPoint(machine, { kind: 'place', id: place })
 }
 
 /** Where a branch ends: the spot or the middle of the zone of what it goes to. */
 export function endPoint(machine: Machine, end: LoomEnd): PointAt | undefined {
-  return end.target ? pointOf(machine, end.target) : undefined
+  return end.target ? thingPoint(machine, end.target) : undefined
 }
 
-function pointOf(machine: Machine, target: ThingId): PointAt | undefined {
+/** Where a plug, a stud or a mount place is on the machine. */
+export function thingPoint(machine: Machine, target: ThingId): PointAt | undefined {
   const graph = routeGraph(machine)
   const at = nodeOfTarget(graph, machine, target)
   return at ? graph.nodes[at.node].at : undefined
@@ -78,4 +88,18 @@ export function loomFrame(machine: Machine, lines: readonly LoomLine[], roomM = 
   const [yl, yh] = span('y', -body.widthM / 2 - 0.1, body.widthM / 2 + 0.1)
   const [zl, zh] = span('z', -0.05, body.heightM + 0.1)
   return { low: { x: xl, y: yl, z: zl }, high: { x: xh, y: yh, z: zh } }
+}
+
+/** The colour a branch is known by: the wire that tells it from the others, or the sheath of a cable or of the trunk. */
+export function branchColour(kit: Kit, part: LoomPartId): string {
+  if (part === trunkPart) return '#4a4f52'
+  const end = kit.ends.find((item) => item.id === part)
+  if (end?.type === 'flying-lead' || end?.type === 'ring') return colourHex[end.colour.base]
+  const telling =
+    end?.type === 'inline-pair'
+      ? (end.lines.find((line) => line.does === 'interrupt') ??
+        end.lines.find((line) => line.does === 'tap') ??
+        end.lines.at(0))
+      : undefined
+  return telling ? colourHex[telling.colour.base] : '#7c8284'
 }

@@ -10,7 +10,9 @@ export {
 } from './state.ts'
 export { branchWires, bundleAreaMm2, bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from './bundles.ts'
 export {
+  branchColour,
   endPoint,
+  thingPoint,
   loomFrame,
   loomLines,
   passagePoints,

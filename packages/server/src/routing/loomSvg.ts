@@ -1,8 +1,16 @@
 import { bodyView } from '@tidy-badger/core/access'
 import { machineScene, type Shape, type Tone } from '@tidy-badger/core/drawing'
-import { colourHex, type Hazard, type Kit, type Machine, type PointAt } from '@tidy-badger/core/dossiers'
+import { type Hazard, type Kit, type Machine, type PointAt } from '@tidy-badger/core/dossiers'
 import type { JobDossiers } from '@tidy-badger/core/jobs'
-import { endPoint, hazardWords, loomLines, passagePoints, placePoint, type LaidLoom } from '@tidy-badger/core/routing'
+import {
+  branchColour,
+  endPoint,
+  hazardWords,
+  loomLines,
+  passagePoints,
+  placePoint,
+  type LaidLoom,
+} from '@tidy-badger/core/routing'
 import { svgDocument, svgWords } from '../wiring/index.ts'
 
 const width = 900
@@ -121,7 +129,7 @@ function view(
     const d = path(line.points.map(at))
     return [
       `<path d="${d}" fill="none" stroke="#15181a" stroke-width="${(thick + 1.6).toFixed(1)}" stroke-linejoin="round"/>`,
-      `<path d="${d}" fill="none" stroke="${colourOf(kit, line.part)}" stroke-width="${thick.toFixed(1)}" stroke-linejoin="round"/>`,
+      `<path d="${d}" fill="none" stroke="${branchColour(kit, line.part)}" stroke-width="${thick.toFixed(1)}" stroke-linejoin="round"/>`,
     ]
   })
   const tagsAt = new Map<string, string[]>()
@@ -158,12 +166,4 @@ function view(
         ]
       : []),
   ]
-}
-
-function colourOf(kit: Kit, part: string): string {
-  const end = kit.ends.find((item) => item.id === part)
-  if (end?.type === 'flying-lead' || end?.type === 'ring') return colourHex[end.colour.base]
-  if (end?.type === 'inline-pair')
-    return colourHex[(end.lines.find((line) => line.does === 'interrupt') ?? end.lines[0]).colour.base]
-  return part === 'trunk' ? '#4a4f52' : '#7c8284'
 }

@@ -1,10 +1,11 @@
 import { asHeading, cloneMachine, compareDossiers, type Dossier, type Machine } from '@tidy-badger/core/dossiers'
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import { Suspense, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { notice } from '../ui/notices.ts'
 import { v4 as newId } from 'uuid'
 import { fetchDossiers } from '../jobs/index.ts'
+import { MachinePortrait } from '../access/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
 import { PlugFace } from '../wiring/index.ts'
@@ -113,50 +114,60 @@ function Plugs({ machine }: { machine: Machine }) {
   const file = (form: string) => `/api/machines/${machine.id}/pinout.${form}&version=${machine.version}`
   if (!connector) return <p className="mt-5 text-quiet">No plug is written down yet.</p>
   return (
-    <section className="mt-5 grid gap-6 lg:grid-cols-[1fr_400px]">
-      <div>
-        <h2 className="mb-2 text-title font-bold">
-          {counted(machine.connectors.length, 'plug')}, {counted(machine.wires.length, 'wire')}
-        </h2>
-        <ul className="grid gap-1 sm:grid-cols-2">
-          {machine.connectors.map((item) => (
-            <li key={item.id}>
-              <button
-                type="button"
-                aria-pressed={item === connector}
-                onClick={() => setPicked(item.id)}
-                className={`min-h-11 w-full rounded-lg border-2 px-3 text-left font-text ${item === connector ? 'border-lamp bg-paper' : 'border-transparent'}`}
+    <>
+      {machine.body && (
+        <section aria-label="The machine, drawn" className="mt-5 grid gap-6 sm:grid-cols-2">
+          <Suspense fallback={null}>
+            <MachinePortrait machine={machine} view="side" />
+            <MachinePortrait machine={machine} view="top" />
+          </Suspense>
+        </section>
+      )}
+      <section className="mt-5 grid gap-6 lg:grid-cols-[1fr_400px]">
+        <div>
+          <h2 className="mb-2 text-title font-bold">
+            {counted(machine.connectors.length, 'plug')}, {counted(machine.wires.length, 'wire')}
+          </h2>
+          <ul className="grid gap-1 sm:grid-cols-2">
+            {machine.connectors.map((item) => (
+              <li key={item.id}>
+                <button
+                  type="button"
+                  aria-pressed={item === connector}
+                  onClick={() => setPicked(item.id)}
+                  className={`min-h-11 w-full rounded-lg border-2 px-3 text-left font-text ${item === connector ? 'border-lamp bg-paper' : 'border-transparent'}`}
+                >
+                  {item.name} <span className="text-quiet">{item.cavities.length}-way</span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+        <div>
+          <h2 className="mb-2 text-title font-bold">{connector.name}</h2>
+          <PlugFace key={connector.id} machine={machine} connector={connector} />
+          <p className="mt-2">{asHeading(connector.place)}.</p>
+          <p className="mt-2 flex flex-wrap gap-x-5">
+            {[
+              ['This plug, CSV', file(`csv?connector=${connector.id}`)],
+              ['Wire side, SVG', file(`svg?connector=${connector.id}&side=wire`)],
+              ['Mating side, SVG', file(`svg?connector=${connector.id}&side=mating`)],
+              ['All plugs, CSV', file('csv?side=wire')],
+            ].map(([words, href]) => (
+              <a
+                key={words}
+                href={href}
+                target="_blank"
+                rel="noreferrer"
+                className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
               >
-                {item.name} <span className="text-quiet">{item.cavities.length}-way</span>
-              </button>
-            </li>
-          ))}
-        </ul>
-      </div>
-      <div>
-        <h2 className="mb-2 text-title font-bold">{connector.name}</h2>
-        <PlugFace key={connector.id} machine={machine} connector={connector} />
-        <p className="mt-2">{asHeading(connector.place)}.</p>
-        <p className="mt-2 flex flex-wrap gap-x-5">
-          {[
-            ['This plug, CSV', file(`csv?connector=${connector.id}`)],
-            ['Wire side, SVG', file(`svg?connector=${connector.id}&side=wire`)],
-            ['Mating side, SVG', file(`svg?connector=${connector.id}&side=mating`)],
-            ['All plugs, CSV', file('csv?side=wire')],
-          ].map(([words, href]) => (
-            <a
-              key={words}
-              href={href}
-              target="_blank"
-              rel="noreferrer"
-              className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
-            >
-              {words}
-            </a>
-          ))}
-        </p>
-      </div>
-    </section>
+                {words}
+              </a>
+            ))}
+          </p>
+        </div>
+      </section>
+    </>
   )
 }
 

@@ -1,9 +1,8 @@
-import { trunkPart } from '@tidy-badger/core/routing'
+import { branchColour, trunkPart } from '@tidy-badger/core/routing'
 import type { Station, LoomPartId } from '@tidy-badger/core/dossiers'
 import { Check, OctagonAlert } from 'lucide-react'
 import { pickPart, useLoomView } from '../store.ts'
 import { useLoom } from '../useLoom.ts'
-import { colourOf } from './RouteDrawing.tsx'
 
 /** Trunk and branches with what is to spare; one is in hand. */
 export function BranchList({ station }: { station: Station }) {
@@ -24,7 +23,7 @@ export function BranchList({ station }: { station: Station }) {
           short={false}
           done={done(trunkPart)}
           picked={part === trunkPart}
-          colour={colourOf(dossiers.kit, trunkPart)}
+          colour={branchColour(dossiers.kit, trunkPart)}
         />
         {loom.branches.map((branch) => (
           <Row
@@ -42,7 +41,7 @@ export function BranchList({ station }: { station: Station }) {
             short={branch.reach !== 'reaches'}
             done={done(branch.end.id)}
             picked={part === branch.end.id}
-            colour={colourOf(dossiers.kit, branch.end.id)}
+            colour={branchColour(dossiers.kit, branch.end.id)}
           />
         ))}
       </ul>

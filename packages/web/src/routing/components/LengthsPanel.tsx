@@ -1,4 +1,5 @@
 import {
+  branchColour,
   type RoutedBranch,
   sleeveWords,
   tiePracticeOf,
@@ -9,7 +10,6 @@ import {
 import { FileDown } from 'lucide-react'
 import { pickPart, showPicture, useLoomView } from '../store.ts'
 import { useLoom } from '../useLoom.ts'
-import { colourOf } from './RouteDrawing.tsx'
 import { Practice } from '../../ui/Practice.tsx'
 
 /** Every branch to scale: what there is, what the way takes; the bundle in every passage; papers. */
@@ -30,7 +30,12 @@ export function LengthsPanel() {
         </p>
         <ul className="mt-2">
           {loom.branches.map((branch) => (
-            <LengthRow key={branch.end.id} branch={branch} longest={longest} colour={colourOf(kit, branch.end.id)} />
+            <LengthRow
+              key={branch.end.id}
+              branch={branch}
+              longest={longest}
+              colour={branchColour(kit, branch.end.id)}
+            />
           ))}
         </ul>
       </section>

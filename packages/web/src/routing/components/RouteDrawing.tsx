@@ -1,12 +1,6 @@
+import { type Kit, type Machine, type PointAt, type PassageId, type LoomPartId } from '@tidy-badger/core/dossiers'
 import {
-  colourHex,
-  type Kit,
-  type Machine,
-  type PointAt,
-  type PassageId,
-  type LoomPartId,
-} from '@tidy-badger/core/dossiers'
-import {
+  branchColour,
   endPoint,
   loomFrame,
   loomLines,
@@ -144,7 +138,7 @@ function OneView({
           key={line.part}
           d={path(line.points)}
           width={Math.max(2.2 * unit, (line.diameterMm / 1000) * thicker)}
-          colour={colourOf(kit, line.part)}
+          colour={branchColour(kit, line.part)}
           picked={line.part === part}
           quiet={part !== null && part !== undefined && line.part !== part && line.part !== trunkPart}
           unit={unit}
@@ -357,19 +351,4 @@ function boxOf(
   const [left, right] = [whole.along(frame.low.x), whole.along(frame.high.x)]
   const width = Math.max(right - left, (bottom - top) * 1.3)
   return { x: left - (width - (right - left)) / 2, y: top, width, height: bottom - top }
-}
-
-/** The colour a branch is known by: the wire that tells it from the others, or the sheath of a cable. */
-export function colourOf(kit: Kit, part: LoomPartId): string {
-  if (part === trunkPart) return '#4a4f52'
-  const end = kit.ends.find((item) => item.id === part)
-  if (end?.type === 'inline-pair') {
-    const line =
-      end.lines.find((item) => item.does === 'interrupt') ??
-      end.lines.find((item) => item.does === 'tap') ??
-      end.lines[0]
-    if (line) return colourHex[line.colour.base]
-  }
-  if (end?.type === 'flying-lead' || end?.type === 'ring') return colourHex[end.colour.base]
-  return '#7c8284'
 }

@@ -7,7 +7,9 @@ import {
   targetWords,
   wireLookalikes,
 } from '@tidy-badger/core/wiring'
-import { useState, type ReactNode } from 'react'
+import { thingPoint } from '@tidy-badger/core/routing'
+import { Suspense, useState, type ReactNode } from 'react'
+import { WhereOnMachine } from '../../access/index.ts'
 import { PhotoRow, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
@@ -27,6 +29,10 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
   const cavity = target && 'cavity' in target ? target.cavity : undefined
   const wire = connector && cavity !== undefined ? wireAt(machine, connector.id, cavity) : undefined
   const stud = target && 'stud' in target ? machine.studs.find((candidate) => candidate.id === target.stud) : undefined
+  const thing = connector
+    ? { kind: 'connector' as const, id: connector.id }
+    : stud && { kind: 'stud' as const, id: stud.id }
+  const where = thing && thingPoint(machine, thing)
   const grave = item.findings.filter((finding) => finding.severity === 'stop')
   const rest = item.findings.filter(
     (finding) =>
@@ -58,6 +64,11 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
           mark={cavity}
           onPick={(picked) => selectPlace({ connector: connector.id, cavity: picked })}
         />
+      )}
+      {where && (
+        <Suspense fallback={null}>
+          <WhereOnMachine machine={machine} at={where} name={(connector ?? stud)?.name ?? item.end.name} />
+        </Suspense>
       )}
       {stud && (
         <MarginCard tone="data" title={`${stud.name}, M${stud.threadMm}`}>

@@ -1,0 +1,53 @@
+import { bodyView, type View, viewRimM } from '@tidy-badger/core/access'
+import { viewFor, whereWords } from '@tidy-badger/core/drawing'
+import type { Machine, PointAt } from '@tidy-badger/core/dossiers'
+import { MachinePicture } from './MachinePicture.tsx'
+
+/** The whole machine, small, with the place of one thing on it. */
+export function WhereOnMachine({ machine, at, name }: { machine: Machine; at: PointAt; name: string }) {
+  const { body } = machine
+  if (!body) return null
+  const view = viewFor(body)
+  const { width, height, along, across } = bodyView(body, view)
+  const [x, y] = [along(at.x), across(view === 'top' ? at.y : at.z)]
+  const unit = width / 340
+  const words = `${view === 'top' ? 'From above' : 'From the left'}: ${whereWords(body, at)}`
+  return (
+    <figure>
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        role="img"
+        aria-label={`${name} on the ${machine.model}. ${words}`}
+        className="max-h-[190px] w-full"
+      >
+        <MachinePicture machine={machine} view={view} unit={unit} />
+        <path
+          d={`M${x} ${viewRimM / 2}V${y - 13 * unit}M${x} ${y + 13 * unit}V${height - viewRimM / 2}`}
+          stroke="var(--data)"
+          strokeWidth={1.6 * unit}
+          strokeDasharray={`${4 * unit} ${3 * unit}`}
+        />
+        <circle cx={x} cy={y} r={12 * unit} fill="none" stroke="var(--ground)" strokeWidth={7 * unit} />
+        <circle cx={x} cy={y} r={12 * unit} fill="none" stroke="var(--data)" strokeWidth={3.6 * unit} />
+      </svg>
+      <figcaption className="text-small text-quiet">{words}</figcaption>
+    </figure>
+  )
+}
+
+/** A machine in one view, nothing on it. */
+export function MachinePortrait({ machine, view }: { machine: Machine; view: View }) {
+  const { body } = machine
+  if (!body) return null
+  const { width, height } = bodyView(body, view)
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={`${machine.model} ${view === 'top' ? 'from above, front to the left' : 'from the left'}`}
+      className="max-h-[260px] w-full"
+    >
+      <MachinePicture machine={machine} view={view} unit={width / 430} />
+    </svg>
+  )
+}
