@@ -11,10 +11,16 @@ import { Stage } from '../ui/Stage.tsx'
 import { later } from '../ui/comesLater.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { MachineDrawing } from './components/MachineDrawing.tsx'
-import { WorkDock } from './components/WorkDock.tsx'
-import { WorkList } from './components/WorkList.tsx'
 import { coverOf, WorkMargin } from './components/WorkMargin.tsx'
-import { selectWork, showWorkPicture, useWorkSelection, workPictures, type WorkPicture } from './store.ts'
+import {
+  WorkDock,
+  WorkList,
+  selectWork,
+  showWorkPicture,
+  useWorkSelection,
+  workPictures,
+  type WorkPicture,
+} from '../work/index.ts'
 
 // What is to be done is there at once; what is turned to comes meanwhile.
 const PlanNotes = later(async () => (await import('./components/PlanNotes.tsx')).PlanNotes)

@@ -1,6 +1,2 @@
-export { MachinePicture } from './components/MachinePicture.tsx'
 export { DayButton } from './components/DayButton.tsx'
-export { WorkDock } from './components/WorkDock.tsx'
-export { WorkList } from './components/WorkList.tsx'
-export { selectWork, useWorkSelection } from './store.ts'
-export { CheckKitPage, MachinePortrait, SetUpPage, TakeInPage, WhereOnMachine, WorkPage } from './pages.ts'
+export { CheckKitPage, SetUpPage, TakeInPage, WorkPage } from './pages.ts'

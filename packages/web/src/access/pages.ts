@@ -5,7 +5,3 @@ export const TakeInPage = later(async () => (await import('./TakeInPage.tsx')).T
 export const CheckKitPage = later(async () => (await import('./CheckKitPage.tsx')).CheckKitPage)
 export const SetUpPage = later(async () => (await import('./SetUpPage.tsx')).SetUpPage)
 export const WorkPage = later(async () => (await import('./WorkPage.tsx')).WorkPage)
-
-/** Drawings of the machine that stand beside other things. */
-export const WhereOnMachine = later(async () => (await import('./components/WhereOnMachine.tsx')).WhereOnMachine)
-export const MachinePortrait = later(async () => (await import('./components/WhereOnMachine.tsx')).MachinePortrait)

@@ -9,7 +9,6 @@ import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
 import { later } from '../ui/comesLater.tsx'
 import { Picture } from '../ui/Views.tsx'
 import { useKeys } from '../ui/useKeys.ts'
-import { ConnectionCard } from './components/ConnectionCard.tsx'
 import { EndMargin } from './components/EndMargin.tsx'
 import { JobMargin } from './components/JobMargin.tsx'
 import { LoomDrawing } from './components/LoomDrawing.tsx'
@@ -26,7 +25,8 @@ import {
   type HookUpPicture,
 } from './store.ts'
 
-// The loom and its card are there at once; what is turned to comes meanwhile.
+// The loom is there at once; what is turned to comes meanwhile.
+const ConnectionCard = later(async () => (await import('./components/ConnectionCard.tsx')).ConnectionCard)
 const SignalPaths = later(async () => (await import('./components/SignalPaths.tsx')).SignalPaths)
 const MeterPanel = later(async () => (await import('./components/MeterPanel.tsx')).MeterPanel)
 const RecordPanel = later(async () => (await import('./components/RecordPanel.tsx')).RecordPanel)

@@ -4,7 +4,7 @@ import { stationNames, stations } from '@tidy-badger/core/dossiers'
 import { useNavigate } from 'react-router'
 import { useJob } from '../../jobs/index.ts'
 import { hours } from '../useDay.ts'
-import { selectWork, useWorkSelection } from '../store.ts'
+import { selectWork, useWorkSelection } from '../../work/index.ts'
 
 /** Narrowest a minute is drawn. */
 const pxPerMinute = 3

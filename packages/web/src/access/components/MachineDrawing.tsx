@@ -2,7 +2,7 @@ import { machineIndex, type Box, type Cover, type CoverId } from '@tidy-badger/c
 import { accessOf, type JobState } from '@tidy-badger/core/jobs'
 import { useJob } from '../../jobs/index.ts'
 import { bodyView, coverName, type View, viewRimM as rim } from '@tidy-badger/core/access'
-import { MachinePicture } from './MachinePicture.tsx'
+import { MachinePicture } from '../../machine-view/index.ts'
 
 /** The machine drawn of its parts, from above and from its left side; of what is off the place is dashed. */
 export function MachineDrawing({ current, onPick }: { current: CoverId | null; onPick: (cover: CoverId) => void }) {

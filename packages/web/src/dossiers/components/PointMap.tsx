@@ -2,7 +2,7 @@ import { routePoints, withPointAt, type Body, type Machine, type PointAt } from 
 import { passagePoints } from '@tidy-badger/core/routing'
 import { useRef, type KeyboardEvent } from 'react'
 import { bodyView, type View } from '@tidy-badger/core/access'
-import { MachinePicture } from '../../access/index.ts'
+import { MachinePicture } from '../../machine-view/index.ts'
 import { changeDraft } from '../draftStore.ts'
 
 const stepM = 0.01

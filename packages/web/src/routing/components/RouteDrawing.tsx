@@ -14,7 +14,7 @@ import {
 } from '@tidy-badger/core/routing'
 import { useMemo } from 'react'
 import { bodyView, type View } from '@tidy-badger/core/access'
-import { MachinePicture } from '../../access/index.ts'
+import { MachinePicture } from '../../machine-view/index.ts'
 import { HazardMark } from './HazardMark.tsx'
 
 /** The loom is drawn so much thicker than it is, to be seen at all. */

@@ -9,15 +9,17 @@ import {
 } from '@tidy-badger/core/wiring'
 import { thingPoint } from '@tidy-badger/core/routing'
 import { Suspense, useState, type ReactNode } from 'react'
-import { WhereOnMachine } from '../../access/index.ts'
+import { WhereOnMachine } from '../../machine-view/index.ts'
 import { PhotoRow, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
+import { later } from '../../ui/comesLater.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import type { EndView } from '../selectors.ts'
 import { selectPlace } from '../store.ts'
-import { LookalikeSheet } from './LookalikeSheet.tsx'
 import { PlugFace } from './PlugFace.tsx'
 import { StopCard } from './StopCard.tsx'
+
+const LookalikeSheet = later(async () => (await import('./LookalikeSheet.tsx')).LookalikeSheet)
 
 /** What concerns the end in hand alone: its finding, its plug, what it is not, how it opens, why here. */
 export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
@@ -96,7 +98,13 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
         </MarginCard>
       ))}
       <Lookalikes
-        more={connector && looks.length > 0 ? <LookalikeSheet wanted={connector} kitEnd={item.end.id} /> : null}
+        more={
+          connector && looks.length > 0 ? (
+            <Suspense fallback={null}>
+              <LookalikeSheet wanted={connector} kitEnd={item.end.id} />
+            </Suspense>
+          ) : null
+        }
         plugs={looks.map((look) => ({
           name: machine.connectors.find((plug) => plug.id === look.connector)?.name ?? look.connector,
           shared: look.shared,

@@ -1,0 +1,3 @@
+export { WorkDock } from './components/WorkDock.tsx'
+export { WorkList } from './components/WorkList.tsx'
+export { selectWork, showWorkPicture, useWorkSelection, workPictures, type WorkPicture } from './store.ts'
