@@ -216,7 +216,7 @@ export async function buildApp(deps: AppDeps): Promise<App> {
         readdirSync(web, { recursive: true, withFileTypes: true })
           .filter((file) => file.isFile() && !/\.(br|gz)$/.test(file.name))
           .map((file) => relative(web, join(file.parentPath, file.name)).split(sep).join('/'))
-          .filter((name) => name !== 'index.html' && !name.startsWith('.')),
+          .filter((name) => !name.startsWith('.')),
       )
       // A file of the page by its own name; every other address of the app is the page. What lies under /api is no address of it.
       files.get('/*', { schema: { hide: true } }, (request, reply) => {

@@ -23,6 +23,16 @@ describe('the page', () => {
     expect(brotliDecompressSync(small.rawPayload).toString()).toBe(plain.body)
   })
 
+  test('every file of it is there by its own name, for whoever keeps them for the time without a link', async () => {
+    for (const url of ['/index.html', '/assets/app.js']) {
+      const file = await get(url, { accept: '*/*' })
+      expect(file.statusCode, url).toBe(200)
+    }
+    expect((await get('/index.html')).headers['cache-control']).toBe('no-cache')
+    for (const url of ['/.vite/manifest.json', '/assets/app.js.br', '/assets/none.js', '/assets'])
+      expect((await get(url, { accept: '*/*' })).statusCode, url).toBe(404)
+  })
+
   test('itself is asked for anew at every address of the app', async () => {
     for (const url of ['/', '/job/x/hook-up']) {
       const page = await get(url, { accept: 'text/html' })

@@ -10,7 +10,6 @@ import { Practice } from '../ui/Practice.tsx'
 import { Stage } from '../ui/Stage.tsx'
 import { later } from '../ui/comesLater.tsx'
 import { useKeys } from '../ui/useKeys.ts'
-import { MachineDrawing } from './components/MachineDrawing.tsx'
 import { coverOf, WorkMargin } from './components/WorkMargin.tsx'
 import {
   WorkDock,
@@ -23,6 +22,7 @@ import {
 } from '../work/index.ts'
 
 // What is to be done is there at once; what is turned to comes meanwhile.
+const MachineDrawing = later(async () => (await import('./components/MachineDrawing.tsx')).MachineDrawing)
 const PlanNotes = later(async () => (await import('./components/PlanNotes.tsx')).PlanNotes)
 const DayPanel = later(async () => (await import('./components/DayPanel.tsx')).DayPanel)
 const AlsoPanel = later(async () => (await import('./components/AlsoPanel.tsx')).AlsoPanel)
@@ -76,8 +76,8 @@ export function WorkPage({ station, children }: { station: Station; children?: R
               </div>
               {withMachine && (
                 <div className="min-w-0 flex-1">
-                  <MachineDrawing current={coverOf(current)?.id ?? null} onPick={pickCover} />
-                  <Suspense fallback={null}>
+                  <Suspense fallback={<div className="min-h-[540px]" />}>
+                    <MachineDrawing current={coverOf(current)?.id ?? null} onPick={pickCover} />
                     <PlanNotes />
                   </Suspense>
                 </div>

@@ -1,5 +1,6 @@
-import { machineIndex, type Box, type Cover, type CoverId } from '@tidy-badger/core/dossiers'
-import { accessOf, type JobState } from '@tidy-badger/core/jobs'
+import { machineIndex, type Box, type Cover, type CoverId, type ZoneId } from '@tidy-badger/core/dossiers'
+import { mostLabels, placeLabels, type LabelPlaced } from '@tidy-badger/core/drawing'
+import { accessOf, type JobDossiers, type JobState } from '@tidy-badger/core/jobs'
 import { useJob } from '../../jobs/index.ts'
 import { bodyView, coverName, type View, viewRimM as rim } from '@tidy-badger/core/access'
 import { MachinePicture } from '../../machine-view/index.ts'
@@ -37,11 +38,25 @@ function OneView({ view, current, onPick }: { view: View; current: CoverId | nul
     .sort((a, b) => lastOf(a) - lastOf(b))
   const others = covers.filter((cover) => cover.box && !shown.includes(cover))
   const unit = width / 430
+  const zones = zonesReached(dossiers, state, view, current)
+  const wanted = zones.map((zone) => ({
+    id: zone.id,
+    at: { x: zone.x + rim, y: across(zone.y) },
+    // As wide as such letters are at the most.
+    width: labelOf(zone).length * 7.9 * unit,
+    height: 19 * unit,
+  }))
+  // Fewer where four of them are too wide.
+  const labels =
+    [mostLabels, 3, 2, 1]
+      .map((most) => placeLabels(wanted.slice(0, most), { width, height }, 5 * unit))
+      .find(Boolean) ?? []
+  const band = labels.length > 0 ? 27 * unit : 0
   return (
     <svg
-      viewBox={`0 0 ${width} ${height}`}
+      viewBox={`0 ${-band} ${width} ${height + 2 * band}`}
       className="w-full"
-      style={{ maxHeight: 250 }}
+      style={{ maxHeight: 280 }}
       role="group"
       aria-label={`${machine.model} ${view === 'top' ? 'from above' : 'from the left'}`}
     >
@@ -56,7 +71,6 @@ function OneView({ view, current, onPick }: { view: View; current: CoverId | nul
           strokeWidth={1.2 * unit}
         />
       ))}
-      <Targets view={view} across={across} unit={unit} />
       {shown.map((cover) => (
         <DrawnCover
           key={cover.id}
@@ -70,6 +84,7 @@ function OneView({ view, current, onPick }: { view: View; current: CoverId | nul
           onPick={() => onPick(cover.id)}
         />
       ))}
+      <Zones zones={zones} labels={labels} across={across} unit={unit} />
     </svg>
   )
 }
@@ -165,34 +180,76 @@ function DrawnCover({
   )
 }
 
-/** Where the plugs, studs and the mount place of this job sit. */
-function Targets({ view, across, unit }: { view: View; across: (value: number) => number; unit: number }) {
-  const { dossiers, state } = useJob()
+interface ReachedZone {
+  id: ZoneId
+  name: string
+  x: number
+  y: number
+  count: number
+  names: string[]
+}
+
+/** Where the plugs, studs and the mount place of this job sit, those behind the cover in hand first. */
+function zonesReached(dossiers: JobDossiers, state: JobState, view: View, current: CoverId | null): ReachedZone[] {
   const { zones } = machineIndex(dossiers.machine)
-  const spots = new Map<string, { x: number; y: number; count: number; names: string[] }>()
-  for (const { target } of accessOf(dossiers, state)?.targets ?? []) {
-    const at = zones.get(target.zone)?.at
-    if (!at) continue
-    const spot = spots.get(target.zone) ?? { x: at.x, y: view === 'top' ? at.y : at.z, count: 0, names: [] }
-    spots.set(target.zone, { ...spot, count: spot.count + 1, names: [...spot.names, target.name] })
+  const reached = new Map<ZoneId, ReachedZone & { behind: boolean }>()
+  for (const { target, covers } of accessOf(dossiers, state)?.targets ?? []) {
+    const zone = zones.get(target.zone)
+    if (!zone?.at) continue
+    const known = reached.get(zone.id)
+    reached.set(zone.id, {
+      ...{ id: zone.id, name: zone.name, x: zone.at.x, y: view === 'top' ? zone.at.y : zone.at.z },
+      count: (known?.count ?? 0) + 1,
+      names: [...(known?.names ?? []), target.name],
+      behind: known?.behind === true || (current !== null && covers.includes(current)),
+    })
   }
+  return [...reached.values()].sort((a, b) => Number(b.behind) - Number(a.behind))
+}
+
+/** What a label of the drawing says; a long name is cut. */
+function labelOf({ name, count }: ReachedZone): string {
+  const short = name.length > 23 ? `${name.slice(0, 22).trimEnd()}…` : name
+  return count > 1 ? `${short} · ${count}` : short
+}
+
+/** The zones as dots, the first of them named. */
+function Zones({
+  zones,
+  labels,
+  across,
+  unit,
+}: {
+  zones: readonly ReachedZone[]
+  labels: readonly LabelPlaced[]
+  across: (value: number) => number
+  unit: number
+}) {
   return (
     <g aria-hidden>
-      {[...spots].map(([zone, spot]) => (
-        <g key={zone}>
-          <title>{spot.names.join(', ')}</title>
+      {labels.map(({ id, leader }) => (
+        <path
+          key={id}
+          d={`M${leader.from.x} ${leader.from.y}L${leader.to.x} ${leader.to.y}`}
+          stroke="var(--data)"
+          strokeWidth={1.2 * unit}
+        />
+      ))}
+      {zones.map((zone) => (
+        <g key={zone.id}>
+          <title>{zone.names.join(', ')}</title>
           <circle
-            cx={spot.x + rim}
-            cy={across(spot.y)}
-            r={(5 + 1.5 * Math.min(spot.count, 6)) * unit}
+            cx={zone.x + rim}
+            cy={across(zone.y)}
+            r={(5 + 1.5 * Math.min(zone.count, 6)) * unit}
             fill="var(--data)"
             stroke="var(--ground)"
             strokeWidth={2 * unit}
           />
-          {spot.count > 1 && (
+          {zone.count > 1 && (
             <text
-              x={spot.x + rim}
-              y={across(spot.y)}
+              x={zone.x + rim}
+              y={across(zone.y)}
               fontSize={12 * unit}
               fontWeight={700}
               textAnchor="middle"
@@ -200,11 +257,30 @@ function Targets({ view, across, unit }: { view: View; across: (value: number) =
               fill="var(--ground)"
               className="figures"
             >
-              {spot.count}
+              {zone.count}
             </text>
           )}
         </g>
       ))}
+      {labels.map((label) => {
+        const zone = zones.find(({ id }) => id === label.id)
+        return (
+          zone && (
+            <text
+              key={label.id}
+              x={label.x + label.width / 2}
+              y={label.y + label.height / 2}
+              fontSize={14.5 * unit}
+              fontWeight={600}
+              textAnchor="middle"
+              dominantBaseline="central"
+              fill="var(--data)"
+            >
+              {labelOf(zone)}
+            </text>
+          )
+        )
+      })}
     </g>
   )
 }
