@@ -133,8 +133,7 @@ describe('any wire', () => {
 
 describe('the day', () => {
   test('says what is left in the head and task by task in its sheet', async () => {
-    const { hands, yard, id } = await opened(quad, 'open-up', wholeJob(quad, 'make-safe'))
-    yard.answers.set(`/api/jobs/${id}/times`, { rows: [] })
+    const { hands } = await opened(quad, 'open-up', wholeJob(quad, 'make-safe'))
     const button = await screen.findByRole('button', { name: /^Left \d+:\d\d/ })
     await hands.click(button)
     const sheet = within(await screen.findByRole('dialog', { name: 'The day' }))

@@ -1,7 +1,7 @@
 import '@vitest/web-worker'
 import 'fake-indexeddb/auto'
 import type { JobDossiers, JournalEntry, NewEntry } from '@tidy-badger/core/jobs'
-import { entryVersion, planAppend, replay, stationProgress } from '@tidy-badger/core/jobs'
+import { entryVersion, planAppend, replay, stationProgress, timeReport } from '@tidy-badger/core/jobs'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { cleanup, configure, render, screen, waitFor } from '@testing-library/react'
 import { userEvent } from '@testing-library/user-event'
@@ -69,6 +69,7 @@ export function testYard() {
     if (!job || id === undefined)
       return Response.json([{ code: 'unknown', path: '', message: `Nothing at ${path}.` }], { status: 404 })
     if (rest === '') return Response.json({ ...summary(id, job), dossiers: job.dossiers })
+    if (rest === '/time-report') return Response.json(timeReport(job.dossiers, job.entries))
     if (rest === '/newer') return Response.json({ machine: null, kit: null })
     if (rest === '/journal' && method === 'POST') {
       const { entries } = JSON.parse(body) as { entries: NewEntry[] }
