@@ -1,4 +1,5 @@
 import type { Body } from '../dossiers/index.ts'
+import { hubsOf, type PlaceAt } from './measures.ts'
 import type { Point } from './scene.ts'
 
 export type CycleStyle = 'trail' | 'sport' | 'adventure' | 'touring'
@@ -13,7 +14,7 @@ export interface CycleFigures {
 /** A cycle's own measures. */
 export interface Frame {
   /** A point by a share of the wheelbase from the front hub, and of the height. */
-  at: (u: number, v: number) => Point
+  at: PlaceAt
   front: Point
   rear: Point
   r: number
@@ -22,8 +23,7 @@ export interface Frame {
 }
 
 export function frameOf(body: Body): Frame {
-  const { lengthM, wheelbaseM: wb, wheelM, heightM: H } = body
-  const r = wheelM / 2
-  const x = (lengthM - wb) * 0.47
-  return { at: (u, v) => [x + u * wb, v * H], front: [x, r], rear: [x + wb, r], r, wb, H }
+  const { wheelbaseM: wb, heightM: H } = body
+  const hubs = hubsOf(body, 0.47)
+  return { at: (u, v) => [hubs.front[0] + u * wb, v * H], ...hubs, wb, H }
 }

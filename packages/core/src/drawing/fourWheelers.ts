@@ -1,19 +1,15 @@
 import type { Body } from '../dossiers/index.ts'
 import { cooler, crankcase, cylinder, engineTop, exhaust } from './engines.ts'
-import { bar, block, disc, Sheet, smooth, straight, type Point, type Scene } from './scene.ts'
+import { hubsOf, sideAt, topAt } from './measures.ts'
+import { bar, block, disc, Sheet, smooth, straight, type Scene } from './scene.ts'
 import { wheelSide, wheelTop } from './wheels.ts'
-
-function hubsOf({ lengthM, wheelbaseM, wheelM }: Body, share: number): { front: Point; rear: Point; r: number } {
-  const x = (lengthM - wheelbaseM) * share
-  return { front: [x, wheelM / 2], rear: [x + wheelbaseM, wheelM / 2], r: wheelM / 2 }
-}
 
 /** A quad from its left side. */
 export function quadSide(body: Body): Scene {
   const sheet = new Sheet()
-  const { lengthM: L, heightM: H, wheelbaseM: wb } = body
+  const { heightM: H, wheelbaseM: wb } = body
   const { front, rear, r } = hubsOf(body, 0.5)
-  const at = (u: number, v: number): Point => [u * L, v * H]
+  const at = sideAt(body)
   sheet
     .tube('frame', smooth([at(0.1, 0.42), at(0.3, 0.3), at(0.68, 0.3), at(0.9, 0.46)]), 0.05, 'middle')
     .area('suspension arm', bar(at(0.34, 0.36), front, 0.05), 'far', 1)
@@ -82,9 +78,9 @@ export function quadSide(body: Body): Scene {
 /** A quad from above. */
 export function quadTop(body: Body): Scene {
   const sheet = new Sheet()
-  const { lengthM: L, widthM: W } = body
+  const { widthM: W } = body
   const { front, rear, r } = hubsOf(body, 0.5)
-  const at = (u: number, v: number): Point => [u * L, (v * W) / 2]
+  const at = topAt(body)
   for (const x of [front[0], rear[0]])
     for (const side of [-1, 1]) {
       sheet.area('suspension arm', bar([x, side * 0.1], [x, side * (W / 2 - 0.14)], 0.06), 'far', 1)
@@ -147,7 +143,7 @@ export function sideBySideSide(body: Body): Scene {
   const sheet = new Sheet()
   const { lengthM: L, heightM: H } = body
   const { front, rear, r } = hubsOf(body, 0.5)
-  const at = (u: number, v: number): Point => [u * L, v * H]
+  const at = sideAt(body)
   sheet.tube('frame', smooth([at(0.06, 0.3), at(0.3, 0.2), at(0.72, 0.2), at(0.96, 0.32)]), 0.06, 'middle')
   crankcase(sheet, at(0.76, 0.36), L * 0.16, H * 0.14)
   cylinder(sheet, at(0.76, 0.43), at(0.74, 0.53), L * 0.07, false)
@@ -202,9 +198,9 @@ export function sideBySideSide(body: Body): Scene {
 /** A side-by-side from above. */
 export function sideBySideTop(body: Body, cylinders: number): Scene {
   const sheet = new Sheet()
-  const { lengthM: L, widthM: W } = body
+  const { widthM: W } = body
   const { front, rear, r } = hubsOf(body, 0.5)
-  const at = (u: number, v: number): Point => [u * L, (v * W) / 2]
+  const at = topAt(body)
   for (const x of [front[0], rear[0]])
     for (const side of [-1, 1]) {
       sheet.area('suspension arm', bar([x, side * 0.2], [x, side * (W / 2 - 0.16)], 0.08), 'far', 1)

@@ -1,15 +1,15 @@
 import type { Body } from '../dossiers/index.ts'
 import { cooler, engineTop, turbo } from './engines.ts'
-import { bar, block, disc, Sheet, smooth, straight, type Point, type Scene } from './scene.ts'
+import { hubsOf, sideAt, topAt } from './measures.ts'
+import { bar, block, disc, Sheet, smooth, straight, type Scene } from './scene.ts'
 import { wheelSide, wheelTop } from './wheels.ts'
 
 /** A field harvester from its left side, header in front. */
 export function harvesterSide(body: Body): Scene {
   const sheet = new Sheet()
-  const { lengthM: L, heightM: H, wheelbaseM, wheelM } = body
-  const at = (u: number, v: number): Point => [u * L, v * H]
-  const x = (L - wheelbaseM) * 0.5
-  const r = wheelM / 2
+  const { lengthM: L, heightM: H } = body
+  const at = sideAt(body)
+  const { front, rear, r } = hubsOf(body, 0.5)
   sheet
     .area('straw chopper', smooth([at(0.9, 0.44), at(1.0, 0.36), at(0.99, 0.2), at(0.9, 0.24)], true), 'middle', 2)
     .area(
@@ -75,20 +75,20 @@ export function harvesterSide(body: Body): Scene {
   ] as const)
     sheet.area('belt pulley', disc(at(u, 0.42), H * radius), 'middle', 1)
   sheet.line('drive belt', straight([at(0.56, 0.48), at(0.64, 0.51), at(0.74, 0.47)], false), 2)
-  wheelSide(sheet, [x + wheelbaseM, r * 0.66], r * 0.66, 'disc', 5, false)
-  wheelSide(sheet, [x, r], r, 'disc', 5, false)
+  wheelSide(sheet, [rear[0], r * 0.66], r * 0.66, 'disc', 5, false)
+  wheelSide(sheet, front, r, 'disc', 5, false)
   return sheet.shapes
 }
 
 /** A field harvester from above. */
 export function harvesterTop(body: Body, cylinders: number): Scene {
   const sheet = new Sheet()
-  const { lengthM: L, widthM: W, wheelbaseM, wheelM } = body
-  const at = (u: number, v: number): Point => [u * L, (v * W) / 2]
-  const x = (L - wheelbaseM) * 0.5
+  const { lengthM: L, widthM: W, wheelM } = body
+  const at = topAt(body)
+  const { front, rear } = hubsOf(body, 0.5)
   for (const side of [-1, 1]) {
-    wheelTop(sheet, [x, side * (W / 2 - 0.36)], wheelM / 2, 0.66)
-    wheelTop(sheet, [x + wheelbaseM, side * (W / 2 - 0.5)], wheelM * 0.33, 0.4)
+    wheelTop(sheet, [front[0], side * (W / 2 - 0.36)], wheelM / 2, 0.66)
+    wheelTop(sheet, [rear[0], side * (W / 2 - 0.5)], wheelM * 0.33, 0.4)
   }
   sheet
     .area('header', straight([at(0.0, -1), at(0.13, -1), at(0.13, 1), at(0.0, 1)]), 'near', 3)

@@ -39,10 +39,9 @@ export function placeLabels(
   for (let above = 0; above < 1 << labels.length; above++) {
     const over = labels.filter((_, i) => (above >> i) & 1)
     const under = labels.filter((_, i) => !((above >> i) & 1))
-    for (const upper of orders(over))
-      for (const lower of orders(under)) {
-        const placed = [band(upper, area, gap, true), band(lower, area, gap, false)]
-        const [up, down] = placed
+    const lower = orders(under).map((order) => band(order, area, gap, false))
+    for (const up of orders(over).map((order) => band(order, area, gap, true)))
+      for (const down of lower) {
         if (!up || !down) continue
         const all = [...up, ...down]
         const cost = all.reduce((sum, { leader }) => sum + lengthOf(leader), 0)

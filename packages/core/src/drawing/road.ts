@@ -1,5 +1,6 @@
 import type { Body } from '../dossiers/index.ts'
 import { cooler, engineTop, turbo } from './engines.ts'
+import { hubsOf, sideAt, topAt, type PlaceAt } from './measures.ts'
 import { bar, block, disc, Sheet, smooth, straight, type Point, type Scene } from './scene.ts'
 import { wheelSide, wheelTop } from './wheels.ts'
 
@@ -20,7 +21,7 @@ function cabEndOf(lengthM: number): number {
 interface Road {
   /** Where the cab ends. */
   cab: number
-  at: (u: number, v: number) => Point
+  at: PlaceAt
   front: Point
   rear: Point
   r: number
@@ -29,10 +30,9 @@ interface Road {
   W: number
 }
 
-function roadOf({ lengthM: L, heightM: H, widthM: W, wheelbaseM, wheelM }: Body, bed: boolean): Road {
-  const x = (L - wheelbaseM) * (bed ? 0.44 : 0.46)
-  const r = wheelM / 2
-  return { at: (u, v) => [u * L, v * H], front: [x, r], rear: [x + wheelbaseM, r], r, L, H, W, cab: cabEndOf(L) }
+function roadOf(body: Body, bed: boolean): Road {
+  const { lengthM: L, heightM: H, widthM: W } = body
+  return { at: sideAt(body), ...hubsOf(body, bed ? 0.44 : 0.46), L, H, W, cab: cabEndOf(L) }
 }
 
 /** A car or pickup from its left side: what lies within is seen through its skin. */
@@ -235,7 +235,7 @@ function outer(sheet: Sheet, { at, L, H, cab }: Road, { bed }: RoadFigures): voi
 export function roadTop(body: Body, { cylinders, diesel, bed }: RoadFigures): Scene {
   const sheet = new Sheet()
   const { front, rear, r, L, W, cab } = roadOf(body, bed)
-  const at = (u: number, v: number): Point => [u * L, (v * W) / 2]
+  const at = topAt(body)
   for (const x of [front[0], rear[0]]) for (const side of [-1, 1]) wheelTop(sheet, [x, side * (W / 2 - 0.13)], r, 0.24)
   const hull: Point[] = [
     at(0.005, 0),

@@ -1,12 +1,12 @@
 import type { Body } from '../dossiers/index.ts'
 import { cooler, cylinder, exhaust } from './engines.ts'
-import { bar, block, disc, Sheet, smooth, straight, type Point, type Scene } from './scene.ts'
+import { sideAt, topAt } from './measures.ts'
+import { bar, block, disc, Sheet, smooth, straight, type Scene } from './scene.ts'
 
 /** A snow machine from its left side. */
 export function snowSide(body: Body): Scene {
   const sheet = new Sheet()
-  const { lengthM: L, heightM: H } = body
-  const at = (u: number, v: number): Point => [u * L, v * H]
+  const at = sideAt(body)
   sheet
     .area(
       'track',
@@ -130,8 +130,7 @@ export function snowSide(body: Body): Scene {
 /** A snow machine from above. */
 export function snowTop(body: Body): Scene {
   const sheet = new Sheet()
-  const { lengthM: L, widthM: W } = body
-  const at = (u: number, v: number): Point => [u * L, (v * W) / 2]
+  const at = topAt(body)
   for (const side of [-1, 1])
     sheet
       .area(

@@ -23,6 +23,11 @@ export const migrationsFolder = fileURLToPath(new URL('../../drizzle', import.me
  */
 export async function openDatabase(dataFolder: string): Promise<OpenDatabase> {
   await prepareDataFolder(dataFolder)
+  return openPrepared(dataFolder)
+}
+
+/** The same in a folder that has been prepared. */
+export async function openPrepared(dataFolder: string): Promise<OpenDatabase> {
   const store = storeOf(dataFolder)
   await mkdir(store, { recursive: true, mode: 0o700 })
   let client: PGlite

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Config } from './config.ts'
 import { prepareDataFolder } from './dataFolder.ts'
-import { openDatabase, type OpenDatabase } from './db.ts'
+import { openPrepared, type OpenDatabase } from './db.ts'
 import type { AppDeps } from './deps.ts'
 import { openFileStore, openPhotoStore } from './fileStore.ts'
 import { lockFolder } from './folderLock.ts'
@@ -18,7 +18,7 @@ export async function openDeps(config: Config): Promise<{ deps: AppDeps; close: 
   const opened: { as?: OpenDatabase } = {}
   const watch = { check: () => opened.as?.folder.check() }
   const [database, files, photos] = await Promise.all([
-    openDatabase(config.dataFolder),
+    openPrepared(config.dataFolder),
     openFileStore(config.dataFolder, watch),
     openPhotoStore(config.dataFolder, watch),
   ])

@@ -33,11 +33,13 @@ export function CheckKitPage() {
               </span>
             </h2>
             <Tabs.List aria-label="Lists" className="flex gap-1">
-              {[
-                ['kit', 'Kit'],
-                ['tools', `Tools ${tools.length}`],
-                ['uses', 'Uses up'],
-              ].map(([value = '', name]) => (
+              {(
+                [
+                  ['kit', 'Kit'],
+                  ['tools', `Tools ${tools.length}`],
+                  ['uses', 'Uses up'],
+                ] as const
+              ).map(([value, name]) => (
                 <Tabs.Trigger
                   key={value}
                   value={value}

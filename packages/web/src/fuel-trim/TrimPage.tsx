@@ -91,11 +91,13 @@ export function TrimPage() {
           <h2 className="sr-only">Trim</h2>
           <div className="mb-3 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
             <Tabs.List aria-label="Views of the ride" className="flex gap-1">
-              {[
-                ['table', 'What it earned'],
-                ['ride', 'The ride'],
-                ['history', 'History'],
-              ].map(([value = '', label]) => (
+              {(
+                [
+                  ['table', 'What it earned'],
+                  ['ride', 'The ride'],
+                  ['history', 'History'],
+                ] as const
+              ).map(([value, label]) => (
                 <Tabs.Trigger
                   key={value}
                   value={value}

@@ -1,5 +1,5 @@
 import { machineIndex, type Box, type Cover, type CoverId, type ZoneId } from '@tidy-badger/core/dossiers'
-import { mostLabels, placeLabels, type LabelPlaced } from '@tidy-badger/core/drawing'
+import { mostLabels, placeLabels, type LabelPlaced, type LabelWanted } from '@tidy-badger/core/drawing'
 import { accessOf, type JobDossiers, type JobState } from '@tidy-badger/core/jobs'
 import { useJob } from '../../jobs/index.ts'
 import { bodyView, coverName, type View, viewRimM as rim } from '@tidy-badger/core/access'
@@ -46,11 +46,7 @@ function OneView({ view, current, onPick }: { view: View; current: CoverId | nul
     width: labelOf(zone).length * 7.9 * unit,
     height: 19 * unit,
   }))
-  // Fewer where four of them are too wide.
-  const labels =
-    [mostLabels, 3, 2, 1]
-      .map((most) => placeLabels(wanted.slice(0, most), { width, height }, 5 * unit))
-      .find(Boolean) ?? []
+  const labels = labelsThatFit(wanted, { width, height }, 5 * unit)
   const band = labels.length > 0 ? 27 * unit : 0
   return (
     <svg
@@ -205,6 +201,15 @@ function zonesReached(dossiers: JobDossiers, state: JobState, view: View, curren
     })
   }
   return [...reached.values()].sort((a, b) => Number(b.behind) - Number(a.behind))
+}
+
+/** The labels, fewer where four of them are too wide. */
+function labelsThatFit(wanted: readonly LabelWanted[], area: { width: number; height: number }, gap: number) {
+  for (let most = mostLabels; most > 0; most--) {
+    const placed = placeLabels(wanted.slice(0, most), area, gap)
+    if (placed) return placed
+  }
+  return []
 }
 
 /** What a label of the drawing says; a long name is cut. */

@@ -1,13 +1,12 @@
-import { comesLater } from '../../ui/comesLater.tsx'
+import { Suspense } from 'react'
+import { later } from '../../ui/comesLater.tsx'
 import { useJournal } from '../journalStore.ts'
 import type { Trouble } from './TroubleNotice.tsx'
 
 /** So often is a batch tried before anybody is bothered with it. */
 const quietTries = 1
 
-const isTrouble = ({ unpaired, refused, stuck, lost }: Trouble) =>
-  unpaired || refused.length + stuck.length + lost.length > 0
-const TroubleNotice = comesLater(async () => (await import('./TroubleNotice.tsx')).TroubleNotice, isTrouble)
+const TroubleNotice = later(async () => (await import('./TroubleNotice.tsx')).TroubleNotice)
 
 /** What is not with the server and needs somebody: refused, stuck, lost by a restore, or a device that is not paired. */
 export function RefusedNotice() {
@@ -18,6 +17,11 @@ export function RefusedNotice() {
     stuck: unsent.filter((batch) => batch.state === 'waiting' && batch.tries > quietTries),
     lost: unsent.filter((batch) => batch.state === 'lost'),
   }
-  // Nothing is left of it once it is mended.
-  return isTrouble(trouble) ? <TroubleNotice {...trouble} /> : null
+  const { unpaired, refused, stuck, lost } = trouble
+  if (!unpaired && refused.length + stuck.length + lost.length === 0) return null
+  return (
+    <Suspense fallback={null}>
+      <TroubleNotice {...trouble} />
+    </Suspense>
+  )
 }
