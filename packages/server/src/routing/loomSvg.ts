@@ -1,5 +1,5 @@
 import { bodyView } from '@tidy-badger/core/access'
-import { machineScene, type Shape, type Tone } from '@tidy-badger/core/drawing'
+import { machineScene, paperInks, sceneMarkup } from '@tidy-badger/core/drawing'
 import { type Hazard, type Kit, type Machine, type PointAt } from '@tidy-badger/core/dossiers'
 import type { JobDossiers } from '@tidy-badger/core/jobs'
 import {
@@ -53,12 +53,7 @@ export function loomSvg({ machine, kit }: JobDossiers, loom: LaidLoom, title: st
     ] as const
   ).map(
     ([seen, ground]) =>
-      `<g transform="translate(${margin + views[seen].along(0) * scale} ${ground}) scale(${scale} ${-scale})" stroke-linejoin="round" stroke-linecap="round">${machineScene(
-        machine,
-        seen,
-      )
-        .map((shape) => drawn(shape, 1 / scale))
-        .join('')}</g>`,
+      `<g transform="translate(${margin + views[seen].along(0) * scale} ${ground}) scale(${scale} ${-scale})" stroke-linejoin="round" stroke-linecap="round">${sceneMarkup(machineScene(machine, seen), 1 / scale, paperInks)}</g>`,
   )
   const legendAt = sideAt + sideHeight + 40
   const met = [
@@ -81,26 +76,6 @@ export function loomSvg({ machine, kit }: JobDossiers, loom: LaidLoom, title: st
       svgWords(20, legendAt + 20 + i * 20, `${hazardLetters[item.hazard.kind]}  ${item.name}: ${text}`),
     ),
   ])
-}
-
-/** Tones that print: paler than on the screen, so that the loom stands out, and told apart in grey. */
-const printed: Record<Tone, string> = {
-  near: '#f7f7f3',
-  middle: '#ececea',
-  far: '#dadbd7',
-  hot: '#f0d8cf',
-  glass: '#e3edf3',
-  tyre: '#c4c6c3',
-  ink: '#6f7472',
-  open: 'none',
-}
-
-/** A shape of the machine on paper. @param hair width of a hair, m */
-function drawn({ d, tone, edge, tubeM }: Shape, hair: number): string {
-  const line = (colour: string, wide: number) =>
-    `<path d="${d}" fill="none" stroke="${colour}" stroke-width="${wide.toFixed(4)}"/>`
-  if (tubeM !== undefined) return line('#9a9d98', tubeM + 1.4 * hair) + line(printed[tone], tubeM)
-  return `<path d="${d}" fill="${printed[tone]}"${edge === 0 ? '' : ` stroke="#9a9d98" stroke-width="${([0, 0.6, 0.9, 1.4][edge] * hair).toFixed(4)}"`}/>`
 }
 
 function path(points: readonly (readonly [number, number])[]): string {

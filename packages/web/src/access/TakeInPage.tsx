@@ -1,11 +1,12 @@
 import { idIn } from '@tidy-badger/core/shared'
-import type { ConnectorId } from '@tidy-badger/core/dossiers'
-import { earlierWorks, type EarlierWork } from '@tidy-badger/core/wiring'
+import { earlierWorks } from '@tidy-badger/core/wiring'
 import { answered, type TakeInQuestion, takeInQuestions } from '@tidy-badger/core/jobs'
-import { useState } from 'react'
 import { PhotoButton, PhotoRow, useJob } from '../jobs/index.ts'
 import { keptText, useKeptText } from '../platform/keptTexts.ts'
 import { Button } from '../ui/Button.tsx'
+import { asWords, ChoiceField, TextField } from '../ui/form/Fields.tsx'
+import { mayBeEmpty, oneOf, words, z } from '../ui/form/schema.ts'
+import { useFields } from '../ui/form/useFields.ts'
 import { WorkPage } from './WorkPage.tsx'
 
 const questions: Record<TakeInQuestion, { label: string; hint: string }> = {
@@ -69,71 +70,56 @@ function Answer({ question }: { question: TakeInQuestion }) {
   )
 }
 
+const found = z.object({ what: oneOf(earlierWorks), text: words(600), connector: mayBeEmpty(80) })
+
 /** What an earlier fitter left, with a photo of it; it stays on the list until it is dealt with. */
 function EarlierWorkFound() {
   const { job, state, dossiers, write } = useJob()
-  const [what, setWhat] = useState<EarlierWork>('bypass')
-  const [text, setText] = useKeptText(`job/${job.id}/found`)
-  const [connector, setConnector] = useState<ConnectorId | ''>('')
-  const add = async () => {
-    if (text.trim() === '') return
-    const about = connector === '' ? {} : { about: { connector } }
-    if (await write({ kind: 'found', what, text: text.trim(), ...about })) {
-      setText('')
-      setConnector('')
-    }
-  }
+  const fields = useFields(found, {
+    start: { what: 'bypass', text: '', connector: '' },
+    place: `job/${job.id}/found`,
+    onSend: ({ what, text, connector }) => {
+      const at = idIn(dossiers.machine.connectors, connector)
+      return write({ kind: 'found', what, text, ...(at === undefined ? {} : { about: { connector: at } }) })
+    },
+  })
   return (
     <section>
       <h3 className="mb-2 text-title font-bold">Found from earlier work</h3>
       <ul className="mb-2">
-        {state.found.map((found) => (
-          <li key={found.entry} className="border-b-2 border-line-soft py-2">
+        {state.found.map((item) => (
+          <li key={item.entry} className="border-b-2 border-line-soft py-2">
             <div className="flex flex-wrap items-center justify-between gap-3">
               <span>
-                <b>{found.what}</b>: {found.text}
-                {found.dealt && <span className="text-good"> · dealt with: {found.dealt.how}</span>}
+                <b>{item.what}</b>: {item.text}
+                {item.dealt && <span className="text-good"> · dealt with: {item.dealt.how}</span>}
               </span>
-              <PhotoButton shows="damage" about={{ station: 'take-in', entry: found.entry }} look="quiet" />
+              <PhotoButton shows="damage" about={{ station: 'take-in', entry: item.entry }} look="quiet" />
             </div>
-            <PhotoRow photos={state.photos.filter((photo) => photo.about?.entry === found.entry)} />
+            <PhotoRow photos={state.photos.filter((photo) => photo.about?.entry === item.entry)} />
           </li>
         ))}
       </ul>
-      <form
-        className="grid gap-2 sm:grid-cols-[150px_1fr_200px_auto]"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void add()
-        }}
-      >
-        <select
-          aria-label="What was found"
-          value={what}
-          onChange={(event) => setWhat(earlierWorks.find((known) => known === event.target.value) ?? 'other')}
-        >
-          {earlierWorks.map((known) => (
-            <option key={known}>{known}</option>
-          ))}
-        </select>
-        <input
-          aria-label="What it is"
-          placeholder="what it is, in a few words"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
+      <form className="grid items-end gap-2 sm:grid-cols-[150px_1fr_200px_auto]" onSubmit={fields.submit}>
+        <ChoiceField of={fields} name="what" label="What was found" hideLabel options={asWords(earlierWorks)} />
+        <TextField
+          of={fields}
+          name="text"
+          label="What it is"
+          hideLabel
+          hint="what it is, in a few words"
+          maxLength={600}
         />
-        <select
-          aria-label="At which plug"
-          value={connector}
-          onChange={(event) => setConnector(idIn(dossiers.machine.connectors, event.target.value) ?? '')}
-        >
-          <option value="">at no plug in particular</option>
-          {dossiers.machine.connectors.map((item) => (
-            <option key={item.id} value={item.id}>
-              {item.name}
-            </option>
-          ))}
-        </select>
+        <ChoiceField
+          of={fields}
+          name="connector"
+          label="At which plug"
+          hideLabel
+          options={[
+            ['', 'at no plug in particular'],
+            ...dossiers.machine.connectors.map((item) => [item.id, item.name] as const),
+          ]}
+        />
         <Button type="submit">Add</Button>
       </form>
     </section>
@@ -143,14 +129,17 @@ function EarlierWorkFound() {
 const lawfulNote =
   'A changed mixture, boost or rail pressure may be unlawful on public roads there, may void cover and warranty. Emission controls stay as they are. Local law and the maker’s data come first.'
 
+const heard = z.object({ to: words(80) })
+
 /** The note on lawful use, and who heard it. */
 function ToldNote() {
   const { job, state, write } = useJob()
-  const [to, setTo] = useKeptText(`job/${job.id}/told`)
   const last = state.told.at(-1)
-  const tell = async () => {
-    if (await write({ kind: 'told', text: lawfulNote, to: to.trim() })) setTo('')
-  }
+  const fields = useFields(heard, {
+    start: { to: '' },
+    place: `job/${job.id}/told`,
+    onSend: ({ to }) => write({ kind: 'told', text: lawfulNote, to }),
+  })
   return (
     <section>
       <h3 className="mb-2 text-title font-bold">Told to the owner</h3>
@@ -160,18 +149,15 @@ function ToldNote() {
           Told to {last.to} by {last.by ?? 'somebody'}
         </p>
       ) : (
-        <form
-          className="mt-2 flex flex-wrap items-end gap-2"
-          onSubmit={(event) => {
-            event.preventDefault()
-            if (to.trim() !== '') void tell()
-          }}
-        >
-          <label className="flex min-w-56 flex-1 flex-col">
-            Name of who heard and agreed
-            <input value={to} maxLength={80} onChange={(event) => setTo(event.target.value)} />
-          </label>
-          <Button type="submit" disabled={to.trim() === ''}>
+        <form className="mt-2 flex flex-wrap items-end gap-2" onSubmit={fields.submit}>
+          <TextField
+            of={fields}
+            name="to"
+            label="Name of who heard and agreed"
+            maxLength={80}
+            className="min-w-56 flex-1"
+          />
+          <Button type="submit" disabled={!fields.ready}>
             Signed as told
           </Button>
         </form>

@@ -1,13 +1,12 @@
-import { blankMachine, cloneMachine, idFrom, type Machine, type MachineId } from '@tidy-badger/core/dossiers'
 import { useQuery } from '@tanstack/react-query'
-import { useState, type FormEvent } from 'react'
-import { Link, useNavigate } from 'react-router'
-import { notice } from '../ui/notices.ts'
-import { v4 as newId } from 'uuid'
+import { Suspense } from 'react'
+import { Link } from 'react-router'
 import { fetchDossiers, type DossierRow } from '../jobs/index.ts'
-import { Button } from '../ui/Button.tsx'
+import { later } from '../ui/comesLater.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
-import { fetchDocument, fetchDrafts, saveDraft } from './api.ts'
+import { fetchDrafts } from './api.ts'
+
+const NewMachine = later(async () => (await import('./components/NewMachine.tsx')).NewMachine)
 
 /** Every machine and kit that is known, the drafts, and the ways to a new machine. */
 export function DossiersPage() {
@@ -55,7 +54,9 @@ export function DossiersPage() {
         ))}
       </div>
       <aside className="flex flex-col gap-6">
-        <NewMachine rows={newest.filter((row) => row.kind === 'machine')} />
+        <Suspense fallback={<Loading what="Fetching the form…" />}>
+          <NewMachine rows={newest.filter((row) => row.kind === 'machine')} />
+        </Suspense>
         <section>
           <h2 className="mb-1 text-title font-bold">Being written</h2>
           <ul>
@@ -80,63 +81,4 @@ export function DossiersPage() {
 function firstOfEach(rows: readonly DossierRow[]): DossierRow[] {
   const seen = new Set<string>()
   return rows.filter((row) => !seen.has(`${row.kind} ${row.id}`) && seen.add(`${row.kind} ${row.id}`))
-}
-
-/** A machine that is not in the box: from nothing, or as a copy that is varied. */
-function NewMachine({ rows }: { rows: DossierRow[] }) {
-  const navigate = useNavigate()
-  const [maker, setMaker] = useState('')
-  const [model, setModel] = useState('')
-  const [from, setFrom] = useState('')
-  const submit = async (event: FormEvent) => {
-    event.preventDefault()
-    const id = idFrom<MachineId>(
-      `${maker} ${model}`,
-      rows.map((row) => row.id),
-    )
-    try {
-      const machine = await start(id)
-      const draft = newId()
-      await saveDraft(draft, machine, null)
-      await navigate(`/dossiers/draft/${draft}`)
-    } catch (error) {
-      notice.bad(error instanceof Error ? error.message : String(error))
-    }
-  }
-  const start = async (id: MachineId): Promise<Machine> => {
-    if (from === '') return blankMachine(id, maker.trim(), model.trim())
-    const { document } = await fetchDocument('machine', from)
-    if (document.kind !== 'machine') throw new Error('That is no machine.')
-    return { ...cloneMachine(document, id, model.trim()), maker: maker.trim() }
-  }
-  return (
-    <form
-      onSubmit={(event) => void submit(event)}
-      className="flex flex-col gap-3 rounded-xl border-2 border-ink bg-paper p-4"
-    >
-      <h2 className="text-title font-bold">A machine that is not here</h2>
-      <label className="flex flex-col gap-1 font-semibold">
-        Maker
-        <input value={maker} maxLength={80} onChange={(event) => setMaker(event.target.value)} />
-      </label>
-      <label className="flex flex-col gap-1 font-semibold">
-        Model
-        <input value={model} maxLength={80} onChange={(event) => setModel(event.target.value)} />
-      </label>
-      <label className="flex flex-col gap-1 font-semibold">
-        Start from
-        <select value={from} onChange={(event) => setFrom(event.target.value)}>
-          <option value="">nothing</option>
-          {rows.map((row) => (
-            <option key={row.id} value={row.id}>
-              a copy of {row.name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <Button type="submit" look="main" disabled={maker.trim() === '' || model.trim() === ''}>
-        Write it down
-      </Button>
-    </form>
-  )
 }

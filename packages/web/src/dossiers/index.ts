@@ -1,3 +1,7 @@
+import { later } from '../ui/comesLater.tsx'
+
 export { DossierPage } from './DossierPage.tsx'
 export { DossiersPage } from './DossiersPage.tsx'
-export { EditorPage } from './EditorPage.tsx'
+
+/** Where a machine is written down: its grids and forms are not asked for by who only looks. */
+export const EditorPage = later(async () => (await import('./EditorPage.tsx')).EditorPage)

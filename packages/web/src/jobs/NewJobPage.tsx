@@ -1,10 +1,13 @@
 import type { Kit, Machine } from '@tidy-badger/core/dossiers'
 import { variantQuestions } from '@tidy-badger/core/jobs'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState, type FormEvent } from 'react'
+import { useWatch } from 'react-hook-form'
 import { Link, useNavigate } from 'react-router'
 import { getKept } from '../platform/api/kept.ts'
 import { Button } from '../ui/Button.tsx'
+import { TextField } from '../ui/form/Fields.tsx'
+import { mayBeEmpty, words, z } from '../ui/form/schema.ts'
+import { useFields } from '../ui/form/useFields.ts'
 import { Failed, Loading } from '../ui/states.tsx'
 import { fetchDossiers, openJob, type DossierRow } from './api.ts'
 
@@ -32,17 +35,13 @@ function newest(rows: DossierRow[], kind: DossierRow['kind']): DossierRow[] {
   return rows.filter((row) => row.kind === kind && !seen.has(row.id) && seen.add(row.id))
 }
 
+const asked = z.object({ machine: words(80), kit: words(80), variant: mayBeEmpty(80), title: mayBeEmpty(200) })
+
 function NewJobForm({ rows }: { rows: DossierRow[] }) {
   const navigate = useNavigate()
   const client = useQueryClient()
   const machines = newest(rows, 'machine')
   const kits = newest(rows, 'kit')
-  const [machineId, setMachine] = useState(machines.length === 1 ? (machines[0]?.id ?? '') : '')
-  const [variant, setVariant] = useState('')
-  const [kitId, setKit] = useState('')
-  const [title, setTitle] = useState('')
-  const machine = machines.find((row) => row.id === machineId)
-  const fitsIt = (row: DossierRow) => row.fits.includes(machineId)
   const mutation = useMutation({
     mutationFn: openJob,
     onSuccess: async (job) => {
@@ -50,35 +49,41 @@ function NewJobForm({ rows }: { rows: DossierRow[] }) {
       await navigate(`/job/${job.id}`)
     },
   })
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    mutation.mutate({
-      machine: { id: machineId, ...(variant ? { variant } : {}) },
-      kit: { id: kitId },
-      ...(title.trim() ? { title: title.trim() } : {}),
-    })
+  const fields = useFields(asked, {
+    start: { machine: machines.length === 1 ? (machines[0]?.id ?? '') : '', kit: '', variant: '', title: '' },
+    // What was refused stays as it was asked.
+    onSend: ({ machine: id, kit, variant, title }) => {
+      mutation.mutate({
+        machine: { id, ...(variant ? { variant } : {}) },
+        kit: { id: kit },
+        ...(title ? { title } : {}),
+      })
+      return false
+    },
+  })
+  const { control, setValue } = fields.form
+  const [machineId, kitId, variant] = useWatch({ control, name: ['machine', 'kit', 'variant'] })
+  const pick = (field: 'machine' | 'kit' | 'variant', id: string) => {
+    setValue(field, id, { shouldValidate: true })
+    if (field !== 'variant') setValue('variant', '')
   }
+  const machine = machines.find((row) => row.id === machineId)
+  const fitsIt = (row: DossierRow) => row.fits.includes(machineId)
   return (
-    <form onSubmit={submit} className="flex flex-col gap-6">
+    <form onSubmit={fields.submit} className="flex flex-col gap-6">
       <Choice
         legend="Which machine?"
         name="machine"
         rows={machines}
         value={machineId}
-        onChange={(id) => {
-          setMachine(id)
-          setVariant('')
-        }}
+        onChange={(id) => pick('machine', id)}
       />
       <Choice
         legend="Which kit?"
         name="kit"
         rows={[...kits].sort((a, b) => Number(fitsIt(b)) - Number(fitsIt(a)))}
         value={kitId}
-        onChange={(id) => {
-          setKit(id)
-          setVariant('')
-        }}
+        onChange={(id) => pick('kit', id)}
         warn={(row) =>
           machineId && row.fits.length > 0 && !row.fits.includes(machineId) ? 'Not made for this machine.' : null
         }
@@ -90,13 +95,19 @@ function NewJobForm({ rows }: { rows: DossierRow[] }) {
         </Link>
       </p>
       {machine && machine.variants.length > 0 && kitId && (
-        <YearQuestion machine={machine} kit={kitId} chosen={variant} onChange={setVariant} />
+        <YearQuestion machine={machine} kit={kitId} chosen={variant} onChange={(id) => pick('variant', id)} />
       )}
-      <label className="flex flex-col gap-1">
-        <span className="font-head text-title font-bold">What is it called in the yard?</span>
-        <span className="text-quiet">For example the hut and the year. May stay empty.</span>
-        <input value={title} maxLength={200} onChange={(event) => setTitle(event.target.value)} className="mt-1" />
-      </label>
+      <TextField
+        of={fields}
+        name="title"
+        label={
+          <>
+            <span className="font-head text-title font-bold">What is it called in the yard?</span>
+            <span className="font-normal text-quiet">For example the hut and the year. May stay empty.</span>
+          </>
+        }
+        maxLength={200}
+      />
       {mutation.isError && (
         <p role="alert" className="font-semibold text-stop">
           {mutation.error.message}
@@ -106,7 +117,7 @@ function NewJobForm({ rows }: { rows: DossierRow[] }) {
         type="submit"
         look="main"
         className="self-start !px-8 !text-title"
-        disabled={!machineId || !kitId || mutation.isPending}
+        disabled={!fields.ready || mutation.isPending}
       >
         Open the job
       </Button>

@@ -1,7 +1,17 @@
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { boardWanted } from './notices.ts'
 
-const Board = lazy(async () => ({ default: (await import('./Board.tsx')).Board }))
+const Board = lazy(async () => ({ default: (await fetched()).Board }))
+
+/** What is said without a link waits for it; the page stands meanwhile. */
+async function fetched() {
+  for (;;)
+    try {
+      return await import('./Board.tsx')
+    } catch {
+      await new Promise((again) => window.addEventListener('online', again, { once: true }))
+    }
+}
 
 /** Where notices appear; its script comes when there is one, or when the page stands. */
 export function NoticeBoard() {

@@ -15,6 +15,7 @@ export function NumberField({
   placeholder,
   children,
   onEnter,
+  onBlur,
 }: {
   label: string
   unit: string
@@ -25,6 +26,7 @@ export function NumberField({
   /** Words before it; the label alone names it without. */
   children?: ReactNode
   onEnter?: () => void
+  onBlur?: () => void
 }) {
   const field = (
     <input
@@ -36,6 +38,7 @@ export function NumberField({
       value={text}
       placeholder={placeholder}
       onChange={(event) => onText(event.target.value)}
+      onBlur={onBlur}
       onKeyDown={(event) => event.key === 'Enter' && onEnter?.()}
     />
   )

@@ -2,8 +2,10 @@ import { fastenerWords } from '@tidy-badger/core/dossiers'
 import { trayOf, type TrayItem } from '@tidy-badger/core/jobs'
 import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
-import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
+import { TextField } from '../../ui/form/Fields.tsx'
+import { words, z } from '../../ui/form/schema.ts'
+import { useFields } from '../../ui/form/useFields.ts'
 import { Sheet } from '../../ui/Sheet.tsx'
 
 /** Everything taken off and not yet back, in a tray with one compartment each. */
@@ -49,14 +51,19 @@ function Compartment({ item, onPick }: { item: TrayItem; onPick: () => void }) {
   )
 }
 
+const why = z.object({ reason: words(600) })
+
 function LeaveOff({ item, onDone }: { item: TrayItem; onDone: () => void }) {
   const { job, write } = useJob()
-  const [reason, setReason] = useKeptText(`job/${job.id}/stays-off/${item.cover.id}`)
-  const leave = async () => {
-    if (!(await write({ kind: 'left-off', cover: item.cover.id, reason: reason.trim() }))) return
-    setReason('')
-    onDone()
-  }
+  const fields = useFields(why, {
+    start: { reason: '' },
+    place: `job/${job.id}/stays-off/${item.cover.id}`,
+    onSend: async ({ reason }) => {
+      const written = await write({ kind: 'left-off', cover: item.cover.id, reason })
+      if (written) onDone()
+      return written
+    },
+  })
   return (
     <div className="flex flex-col gap-4">
       <ul className="list-disc pl-5">
@@ -75,18 +82,9 @@ function LeaveOff({ item, onDone }: { item: TrayItem; onDone: () => void }) {
       >
         It is back on
       </Button>
-      <form
-        className="flex flex-col gap-2 border-t-2 border-line-soft pt-4"
-        onSubmit={(event) => {
-          event.preventDefault()
-          if (reason.trim() !== '') void leave()
-        }}
-      >
-        <label className="flex flex-col">
-          It stays off, because
-          <input value={reason} onChange={(event) => setReason(event.target.value)} />
-        </label>
-        <Button type="submit" disabled={reason.trim() === ''}>
+      <form className="flex flex-col gap-2 border-t-2 border-line-soft pt-4" onSubmit={fields.submit}>
+        <TextField of={fields} name="reason" label="It stays off, because" maxLength={600} />
+        <Button type="submit" disabled={!fields.ready}>
           Write it down
         </Button>
       </form>

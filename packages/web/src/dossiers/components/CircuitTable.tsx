@@ -7,6 +7,7 @@ import {
   type Machine,
   type Net,
 } from '@tidy-badger/core/dossiers'
+import { Grid, type GridColumn } from '../../ui/Grid.tsx'
 import { changeDraft } from '../draftStore.ts'
 
 /** What every circuit carries and what it is for; the unknown ones first. */
@@ -19,67 +20,87 @@ export function CircuitTable({ machine }: { machine: Machine }) {
       nets: before.nets.map((net) => (net.id === id ? { ...net, ...next } : net)),
     }))
   if (nets.length === 0) return null
+  const columns: GridColumn<Net>[] = [
+    {
+      id: 'name',
+      head: 'circuit',
+      width: 'w-[22%]',
+      text: (net) => net.name,
+      cell: (net) => <span className="block px-1 pt-2">{net.name}</span>,
+    },
+    {
+      id: 'signal',
+      head: 'carries',
+      cell: (net) => (
+        <Pick
+          label={`What ${net.name} carries`}
+          value={net.signal}
+          list={signalKinds}
+          onPick={(signal) => change(net.id, { signal })}
+        />
+      ),
+    },
+    {
+      id: 'role',
+      head: 'is for',
+      cell: (net) => (
+        <Pick
+          label={`What ${net.name} is for`}
+          value={net.role}
+          list={signalRoles}
+          onPick={(role) => change(net.id, { role })}
+        />
+      ),
+    },
+    {
+      id: 'source',
+      head: 'comes from',
+      cell: (net) =>
+        net.signal.startsWith('supply') && (
+          <Source machine={machine} net={net} onPick={(source) => change(net.id, { source })} />
+        ),
+    },
+  ]
   return (
     <section>
       <h2 className="mb-1 text-title font-bold">Circuits</h2>
       <div className="max-h-96 overflow-y-auto" tabIndex={0} role="group" aria-label="Circuits">
-        <table className="w-full table-fixed [&_select]:w-full [&_select]:min-w-0 [&_select]:pr-1">
-          <thead>
-            <tr className="text-left text-small">
-              <th className="w-[22%]">circuit</th>
-              <th>carries</th>
-              <th>is for</th>
-              <th>comes from</th>
-            </tr>
-          </thead>
-          <tbody>
-            {nets.map((net) => (
-              <tr
-                key={net.id}
-                className={unknown(net) ? 'border-l-[5px] border-lamp' : 'border-l-[5px] border-transparent'}
-              >
-                <td className="px-2">{net.name}</td>
-                <td className="p-0.5">
-                  <select
-                    aria-label={`What ${net.name} carries`}
-                    value={net.signal}
-                    onChange={(event) =>
-                      change(net.id, { signal: signalKinds.find((kind) => kind === event.target.value) ?? net.signal })
-                    }
-                  >
-                    {signalKinds.map((kind) => (
-                      <option key={kind} value={kind}>
-                        {kind.replaceAll('-', ' ')}
-                      </option>
-                    ))}
-                  </select>
-                </td>
-                <td className="p-0.5">
-                  <select
-                    aria-label={`What ${net.name} is for`}
-                    value={net.role}
-                    onChange={(event) =>
-                      change(net.id, { role: signalRoles.find((role) => role === event.target.value) ?? net.role })
-                    }
-                  >
-                    {signalRoles.map((role) => (
-                      <option key={role} value={role}>
-                        {role.replaceAll('-', ' ')}
-                      </option>
-                    ))}
-                  </select>
-                </td>
-                <td className="p-0.5">
-                  {net.signal.startsWith('supply') && (
-                    <Source machine={machine} net={net} onPick={(source) => change(net.id, { source })} />
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <Grid
+          label="Circuits of the machine"
+          className="w-full table-fixed [&_select]:w-full [&_select]:min-w-0 [&_select]:pr-1"
+          rows={nets}
+          idOf={(net) => net.id}
+          columns={columns}
+          rowClass={(net) => `border-l-[5px] ${unknown(net) ? 'border-lamp' : 'border-transparent'}`}
+        />
       </div>
     </section>
+  )
+}
+
+function Pick<Item extends string>({
+  label,
+  value,
+  list,
+  onPick,
+}: {
+  label: string
+  value: Item
+  list: readonly Item[]
+  onPick: (value: Item) => void
+}) {
+  return (
+    <select
+      aria-label={label}
+      value={value}
+      onChange={(event) => onPick(list.find((item) => item === event.target.value) ?? value)}
+    >
+      {list.map((item) => (
+        <option key={item} value={item}>
+          {item.replaceAll('-', ' ')}
+        </option>
+      ))}
+    </select>
   )
 }
 

@@ -2,6 +2,7 @@ import type { Machine } from '@tidy-badger/core/dossiers'
 import type { Outcome } from '@tidy-badger/core/shared'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
+import { Grid, type GridColumn } from '../../ui/Grid.tsx'
 import { changeDraft, useDraft } from '../draftStore.ts'
 
 export interface TypedField<Row> {
@@ -28,145 +29,138 @@ export interface TypedTableProps<Item extends { id: string; name: string }, Row 
   takeOut: (machine: Machine, id: string) => Machine
 }
 
-/** One row a thing, typed left to right; Enter keeps a row and opens the next, leaving a field keeps a changed one. */
-export function TypedTable<Item extends { id: string; name: string }, Row extends object>(
-  props: TypedTableProps<Item, Row>,
-) {
-  const { title, says, fields, items } = props
-  const [added, setAdded] = useState(0)
-  return (
-    <section className="min-w-0">
-      <h2 className="mb-1 text-title font-bold">{title}</h2>
-      <p className="mb-2 text-quiet">{says}</p>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={title}>
-        <table className="border-collapse">
-          <thead>
-            <tr className="text-left text-small">
-              {fields.map(({ field, label }) => (
-                <th key={field} className="pr-2 pb-1">
-                  {label}
-                </th>
-              ))}
-              <th>
-                <span className="sr-only">Take out</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {items.map((item) => (
-              <TypedRow key={item.id} {...props} item={item} fresh={false} onAdded={() => {}} />
-            ))}
-            <TypedRow
-              key={`new ${items.length}`}
-              {...props}
-              item={null}
-              fresh={added > 0}
-              onAdded={() => setAdded(added + 1)}
-            />
-          </tbody>
-        </table>
-      </div>
-    </section>
-  )
+/** What was typed in a row and not kept yet, and why. */
+interface RowInHand<Row> {
+  typed: Partial<Row>
+  problems: readonly { path: string; message: string }[]
 }
 
-function TypedRow<Item extends { id: string; name: string }, Row extends object>({
+interface Shown<Item> {
+  /** Null for the row a new one is typed in. */
+  item: Item | null
+}
+
+/** One row a thing, typed left to right; Enter keeps a row and goes to the next, leaving a field keeps a changed one. */
+export function TypedTable<Item extends { id: string; name: string }, Row extends object>({
+  title,
+  says,
   one,
   fields,
+  items,
   machine,
   rowOf,
   empty,
   keep,
   takeOut,
-  item,
-  fresh,
-  onAdded,
-}: TypedTableProps<Item, Row> & { item: Item | null; fresh: boolean; onAdded: () => void }) {
-  const stored = item ? rowOf(machine, item) : empty
-  const [typed, setTyped] = useState<Partial<Row>>({})
-  const [problems, setProblems] = useState<{ path: string; message: string }[]>([])
-  const row: Row = { ...stored, ...typed }
-  const name = item?.name ?? `new ${one}`
-  const store = (more: Partial<Row> = {}) => {
-    const changed = { ...typed, ...more }
-    if (Object.keys(changed).length === 0) return
-    const made = keep(useDraft.getState().machine ?? machine, item?.id ?? null, { ...stored, ...changed })
-    if (!made.ok) {
-      setTyped(changed)
-      setProblems(made.problems)
-      return
-    }
-    setTyped({})
-    setProblems([])
+}: TypedTableProps<Item, Row>) {
+  const [inHand, setInHand] = useState<Record<string, RowInHand<Row>>>({})
+  const idOf = ({ item }: Shown<Item>) => item?.id ?? ''
+  const handOf = (shown: Shown<Item>) => inHand[idOf(shown)] ?? { typed: {}, problems: [] }
+  const setHand = (shown: Shown<Item>, hand: RowInHand<Row>) =>
+    setInHand((before) => ({ ...before, [idOf(shown)]: hand }))
+  const store = (shown: Shown<Item>, more: Partial<Row> = {}) => {
+    const typed = { ...handOf(shown).typed, ...more }
+    if (Object.keys(typed).length === 0) return
+    const stored = shown.item ? rowOf(machine, shown.item) : empty
+    const made = keep(useDraft.getState().machine ?? machine, shown.item?.id ?? null, { ...stored, ...typed })
+    if (!made.ok) return setHand(shown, { typed, problems: made.problems })
+    setHand(shown, { typed: {}, problems: [] })
     changeDraft(() => made.value)
-    if (!item) onAdded()
   }
-  const set = (more: Partial<Row>) => (item ? store(more) : setTyped({ ...typed, ...more }))
+  const set = (shown: Shown<Item>, more: Partial<Row>, now: boolean) =>
+    now && shown.item
+      ? store(shown, more)
+      : setHand(shown, { ...handOf(shown), typed: { ...handOf(shown).typed, ...more } })
+  const cell = (shown: Shown<Item>, { field, label, hint, wide, options }: TypedField<Row>) => {
+    const { typed, problems } = handOf(shown)
+    const row: Row = { ...(shown.item ? rowOf(machine, shown.item) : empty), ...typed }
+    const value = row[field]
+    const wrong = problems.some((problem) => problem.path === field)
+    const common = { 'aria-label': `${label}, ${shown.item?.name ?? `new ${one}`}`, 'aria-invalid': wrong }
+    const as = (next: string | boolean): Partial<Row> => {
+      const more: Partial<Row> = {}
+      return Object.assign(more, { [field]: next })
+    }
+    if (typeof value === 'boolean')
+      return (
+        <input
+          type="checkbox"
+          {...common}
+          className="mt-2.5 size-6 !min-h-0 accent-[var(--lamp)]"
+          checked={value}
+          onChange={(event) => set(shown, as(event.target.checked), true)}
+        />
+      )
+    if (options)
+      return (
+        <select {...common} value={String(value)} onChange={(event) => set(shown, as(event.target.value), true)}>
+          {options.map((option) => (
+            <option key={option} value={option}>
+              {option || '–'}
+            </option>
+          ))}
+        </select>
+      )
+    return (
+      <input
+        {...common}
+        placeholder={shown.item ? '' : hint}
+        className={`${wide} ${wrong ? '!border-stop' : ''}`}
+        value={String(value)}
+        onChange={(event) => set(shown, as(event.target.value), false)}
+        onBlur={() => shown.item && store(shown)}
+        onKeyDown={(event) => event.key === 'Enter' && store(shown)}
+      />
+    )
+  }
   return (
-    <>
-      <tr className="align-top">
-        {fields.map(({ field, label, hint, wide, options }, i) => {
-          const value = row[field]
-          const wrong = problems.some((problem) => problem.path === field)
-          const common = { 'aria-label': `${label}, ${name}`, 'aria-invalid': wrong }
-          const as = (next: string | boolean): Partial<Row> => {
-            const more: Partial<Row> = {}
-            return Object.assign(more, { [field]: next })
-          }
-          return (
-            <td key={field} className="pr-2 pb-1">
-              {typeof value === 'boolean' ? (
-                <input
-                  type="checkbox"
-                  {...common}
-                  className="mt-2.5 size-6 !min-h-0 accent-[var(--lamp)]"
-                  checked={value}
-                  onChange={(event) => set(as(event.target.checked))}
-                />
-              ) : options ? (
-                <select {...common} value={String(value)} onChange={(event) => set(as(event.target.value))}>
-                  {options.map((option) => (
-                    <option key={option} value={option}>
-                      {option || '–'}
-                    </option>
-                  ))}
-                </select>
-              ) : (
-                <input
-                  {...common}
-                  placeholder={item ? '' : hint}
-                  className={`${wide} ${wrong ? '!border-stop' : ''}`}
-                  value={String(value)}
-                  autoFocus={fresh && i === 0}
-                  onChange={(event) => setTyped({ ...typed, ...as(event.target.value) })}
-                  onBlur={() => item && store()}
-                  onKeyDown={(event) => event.key === 'Enter' && store()}
-                />
-              )}
-            </td>
-          )
-        })}
-        <td className="pb-1 pl-2">
-          {item ? (
-            <Button look="quiet" onClick={() => changeDraft((before) => takeOut(before, item.id))}>
-              Take out
-            </Button>
-          ) : (
-            <Button onClick={() => store()}>Add</Button>
-          )}
-        </td>
-      </tr>
-      {problems.length > 0 && (
-        <tr>
-          <td colSpan={fields.length + 1} className="pb-3">
-            <ul role="alert" className="border-l-[5px] border-stop pl-3 font-semibold text-stop">
-              {problems.map((problem) => (
-                <li key={`${problem.path} ${problem.message}`}>{problem.message}</li>
-              ))}
-            </ul>
-          </td>
-        </tr>
-      )}
-    </>
+    <section className="min-w-0">
+      <h2 className="mb-1 text-title font-bold">{title}</h2>
+      <p className="mb-2 text-quiet">{says}</p>
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={title}>
+        <Grid
+          label={`${title}, typed`}
+          rows={items.map((item): Shown<Item> => ({ item }))}
+          last={{ item: null }}
+          idOf={idOf}
+          columns={[
+            ...fields.map((field): GridColumn<Shown<Item>> => ({
+              id: field.field,
+              head: field.label,
+              cell: (shown) => cell(shown, field),
+            })),
+            {
+              id: 'out',
+              head: 'Take out',
+              width: 'whitespace-nowrap',
+              hideHead: true,
+              cell: (shown) =>
+                shown.item ? (
+                  <Button
+                    look="quiet"
+                    onClick={() => changeDraft((before) => (shown.item ? takeOut(before, shown.item.id) : before))}
+                  >
+                    Take out
+                  </Button>
+                ) : (
+                  <Button onClick={() => store(shown)}>Add</Button>
+                ),
+            },
+          ]}
+          under={(shown) => <Problems of={handOf(shown).problems} />}
+        />
+      </div>
+    </section>
+  )
+}
+
+function Problems({ of }: { of: RowInHand<object>['problems'] }) {
+  if (of.length === 0) return null
+  return (
+    <ul role="alert" className="border-l-[5px] border-stop pl-3 font-semibold text-stop">
+      {of.map((problem) => (
+        <li key={`${problem.path} ${problem.message}`}>{problem.message}</li>
+      ))}
+    </ul>
   )
 }

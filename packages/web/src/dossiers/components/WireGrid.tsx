@@ -10,7 +10,10 @@ import {
   type Connector,
   type Machine,
 } from '@tidy-badger/core/dossiers'
-import { useRef, useState } from 'react'
+import { readFigure } from '@tidy-badger/core/shared'
+import { useState } from 'react'
+import { Grid, type GridColumn } from '../../ui/Grid.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
 import { WireChip } from '../../wiring/index.ts'
 import { changeDraft } from '../draftStore.ts'
 
@@ -37,15 +40,62 @@ export function WireGrid({
   reading: Reading
 }) {
   const [rows, setRows] = useState(() => rowsOf(machine, connector))
-  const grid = useRef<HTMLTableElement>(null)
   const names = [...new Set(machine.nets.map((net) => net.name))]
-  const change = (at: number, part: Partial<Row>) => {
-    const next = rows.map((row, i) => (i === at ? { ...row, ...part } : row))
+  const change = (cavity: number, part: Partial<Row>) => {
+    const next = rows.map((row) => (row.cavity === cavity ? { ...row, ...part } : row))
     setRows(next)
     changeDraft((before) => withPinout(before, connector.id, entriesOf(next, reading)))
   }
-  const goTo = (row: number, column: string) =>
-    grid.current?.querySelector<HTMLInputElement>(`input[data-at="${row}-${column}"]`)?.focus()
+  const read = ({ colour }: Row) =>
+    colour.trim() === '' ? null : readWireColour(colour, reading.order, reading.language)
+  const columns: GridColumn<Row>[] = [
+    {
+      id: 'colour',
+      head: 'colour',
+      width: 'w-28',
+      cell: (row) => (
+        <input
+          aria-label={`Colour of cavity ${row.cavity}`}
+          value={row.colour}
+          maxLength={60}
+          autoComplete="off"
+          aria-invalid={(read(row)?.kind ?? 'read') !== 'read'}
+          onChange={(event) => change(row.cavity, { colour: event.target.value })}
+          className="w-full"
+        />
+      ),
+    },
+    { id: 'wire', head: 'wire', cell: (row) => <ReadColour read={read(row)} /> },
+    {
+      id: 'signal',
+      head: 'circuit',
+      width: 'w-[36%]',
+      cell: (row) => (
+        <input
+          aria-label={`Circuit of cavity ${row.cavity}`}
+          list="circuit-names"
+          value={row.signal}
+          maxLength={80}
+          onChange={(event) => change(row.cavity, { signal: event.target.value })}
+          className="w-full"
+        />
+      ),
+    },
+    {
+      id: 'area',
+      head: 'mm²',
+      width: 'w-[68px]',
+      cell: (row) => (
+        <NumberField
+          label={`Cross-section of cavity ${row.cavity}`}
+          unit="mm²"
+          text={row.area}
+          onText={(area) => change(row.cavity, { area })}
+          className="w-full"
+        />
+      ),
+    },
+  ]
   return (
     <>
       <datalist id="circuit-names">
@@ -53,79 +103,33 @@ export function WireGrid({
           <option key={name} value={name} />
         ))}
       </datalist>
-      <table ref={grid} className="w-full table-fixed border-collapse">
-        <thead>
-          <tr className="text-left text-small">
-            <th className="w-10 pr-2 text-right">cav.</th>
-            <th className="w-28 px-1">colour</th>
-            <th className="px-1">wire</th>
-            <th className="w-[36%] px-1">circuit</th>
-            <th className="w-[68px] px-1">mm²</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row, i) => {
-            const read = row.colour.trim() === '' ? null : readWireColour(row.colour, reading.order, reading.language)
-            const keys = (column: string) => (event: React.KeyboardEvent) => {
-              const step = event.key === 'Enter' || event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
-              if (step === 0) return
-              event.preventDefault()
-              goTo(i + step, event.key === 'Enter' ? 'colour' : column)
-            }
-            return (
-              <tr key={row.cavity} className="border-t-2 border-line-soft align-top">
-                <td className="figures pt-2.5 pr-2 text-right font-bold">{row.cavity}</td>
-                <td className="px-1 py-0.5">
-                  <input
-                    aria-label={`Colour of cavity ${row.cavity}`}
-                    data-at={`${i}-colour`}
-                    value={row.colour}
-                    maxLength={60}
-                    autoComplete="off"
-                    aria-invalid={read !== null && read.kind !== 'read'}
-                    onChange={(event) => change(i, { colour: event.target.value })}
-                    onKeyDown={keys('colour')}
-                    className="w-full"
-                  />
-                </td>
-                <td className="px-1 pt-2.5 text-small leading-tight">
-                  {read?.kind === 'read' ? (
-                    <span className="flex items-center gap-2">
-                      <WireChip colour={read.colour} /> {read.says}
-                    </span>
-                  ) : (
-                    read && <span className="font-semibold text-stop">{read.message}</span>
-                  )}
-                </td>
-                <td className="px-1 py-0.5">
-                  <input
-                    aria-label={`Circuit of cavity ${row.cavity}`}
-                    data-at={`${i}-signal`}
-                    list="circuit-names"
-                    value={row.signal}
-                    maxLength={80}
-                    onChange={(event) => change(i, { signal: event.target.value })}
-                    onKeyDown={keys('signal')}
-                    className="w-full"
-                  />
-                </td>
-                <td className="px-1 py-0.5">
-                  <input
-                    aria-label={`Cross-section of cavity ${row.cavity}`}
-                    data-at={`${i}-area`}
-                    inputMode="decimal"
-                    value={row.area}
-                    onChange={(event) => change(i, { area: event.target.value })}
-                    onKeyDown={keys('area')}
-                    className="figures w-full"
-                  />
-                </td>
-              </tr>
-            )
-          })}
-        </tbody>
-      </table>
+      <Grid
+        label={`Wires of ${connector.name}`}
+        className="w-full table-fixed [&_tr]:border-t-2 [&_tr]:border-line-soft"
+        rows={rows}
+        idOf={(row) => String(row.cavity)}
+        columns={[
+          {
+            id: 'cavity',
+            head: 'cav.',
+            width: 'w-14',
+            text: (row) => String(row.cavity),
+            cell: (row) => <span className="figures block pt-2 pr-2 text-right font-bold">{row.cavity}</span>,
+          },
+          ...columns,
+        ]}
+      />
     </>
+  )
+}
+
+function ReadColour({ read }: { read: ReturnType<typeof readWireColour> | null }) {
+  if (!read) return null
+  if (read.kind !== 'read') return <span className="text-small font-semibold text-stop">{read.message}</span>
+  return (
+    <span className="flex items-center gap-2 pt-2 text-small leading-tight">
+      <WireChip colour={read.colour} /> {read.says}
+    </span>
   )
 }
 
@@ -145,7 +149,7 @@ function rowsOf(machine: Machine, connector: Connector): Row[] {
 function entriesOf(rows: readonly Row[], { order, language }: Reading): CavityEntry[] {
   return rows.map((row) => {
     const read = readWireColour(row.colour, order, language)
-    const area = Number(row.area.replace(',', '.'))
+    const area = readFigure(row.area, 'mm²') ?? 0
     return {
       cavity: row.cavity,
       signal: row.signal,

@@ -1,13 +1,17 @@
 import { entryWords } from '@tidy-badger/core/jobs'
 import { momentText } from '../../platform/when.ts'
 import { Undo2, Redo2 } from 'lucide-react'
-import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
+import { TextField } from '../../ui/form/Fields.tsx'
+import { words, z } from '../../ui/form/schema.ts'
+import { useFields } from '../../ui/form/useFields.ts'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { useJournal } from '../journalStore.ts'
 import { useJob } from '../useJob.ts'
 import { PhotoButton } from './PhotoButton.tsx'
 import { PhotoRow } from './PhotoRow.tsx'
+
+const note = z.object({ text: words(4000) })
 
 /** The journal, newest first, every entry with its way back. */
 export function JournalSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -26,25 +30,21 @@ function JournalEntries() {
   const undoneBy = new Map(
     entries.flatMap((entry) => (entry.kind === 'undo' && !voided.has(entry.id) ? [[entry.undoes, entry.id]] : [])),
   )
-  const [text, setText] = useKeptText(`job/${job.id}/note`)
-  const note = async () => {
-    if (text.trim() !== '' && (await write({ kind: 'note', text: text.trim() }))) setText('')
-  }
+  const fields = useFields(note, {
+    start: { text: '' },
+    place: `job/${job.id}/note`,
+    onSend: ({ text }) => write({ kind: 'note', text }),
+  })
   return (
     <>
-      <form
-        className="mb-4 flex gap-2"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void note()
-        }}
-      >
-        <input
-          aria-label="A note"
-          placeholder="A note for the next person"
+      <form className="mb-4 flex items-end gap-2" onSubmit={fields.submit}>
+        <TextField
+          of={fields}
+          name="text"
+          label="A note"
+          hideLabel
+          hint="A note for the next person"
           className="min-w-0 flex-1"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
         />
         <Button type="submit">Write down</Button>
       </form>

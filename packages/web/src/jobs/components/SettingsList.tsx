@@ -1,6 +1,8 @@
 import type { KitSetting } from '@tidy-badger/core/dossiers'
-import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
+import { asWords, ChoiceField, TextField } from '../../ui/form/Fields.tsx'
+import { words, z } from '../../ui/form/schema.ts'
+import { useFields } from '../../ui/form/useFields.ts'
 import { useJob } from '../useJob.ts'
 
 /** What the module is set to. A changed value carries the one it replaces. */
@@ -18,46 +20,47 @@ export function SettingsList() {
   )
 }
 
+const set = z.object({ value: words(80) })
+
 function Setting({ setting }: { setting: KitSetting }) {
-  const { state, write } = useJob()
+  const { state } = useJob()
   const now = state.settings[setting.id]?.value
-  const [draft, setDraft] = useState<string | null>(null)
-  const value = draft ?? now ?? (setting.captured ? '' : setting.shipped)
-  const save = async () => {
-    if (await write({ kind: 'setting', setting: setting.id, value: value.replace(',', '.'), replaces: now ?? null }))
-      setDraft(null)
-  }
+  // A value set meanwhile, here or elsewhere, stands in the field as well.
+  return <SettingForm key={now ?? ''} setting={setting} now={now} />
+}
+
+function SettingForm({ setting, now }: { setting: KitSetting; now: string | undefined }) {
+  const { write } = useJob()
+  const start = now ?? (setting.captured ? '' : setting.shipped)
+  const fields = useFields(set, {
+    start: { value: start },
+    onSend: async ({ value }) => {
+      await write({ kind: 'setting', setting: setting.id, value: value.replace(',', '.'), replaces: now ?? null })
+      return false
+    },
+  })
+  const label = setting.unit ? `${setting.name}, ${setting.unit}` : setting.name
   return (
     <li>
-      <label className="block font-semibold" htmlFor={`setting-${setting.id}`}>
-        {setting.name}
-      </label>
-      <div className="mt-1 flex gap-2">
+      <form className="flex items-end gap-2" onSubmit={fields.submit}>
         {setting.choices ? (
-          <select
-            id={`setting-${setting.id}`}
-            value={value}
-            onChange={(event) => setDraft(event.target.value)}
-            className="min-w-0 flex-1"
-          >
-            {setting.choices.map((choice) => (
-              <option key={choice}>{choice}</option>
-            ))}
-          </select>
-        ) : (
-          <input
-            id={`setting-${setting.id}`}
-            inputMode="decimal"
-            value={value}
-            onChange={(event) => setDraft(event.target.value)}
-            className="figures min-w-0 flex-1"
+          <ChoiceField
+            of={fields}
+            name="value"
+            label={label}
+            className="flex-1"
+            options={[
+              ...(start === '' ? [['', 'choose…'] as const] : []),
+              ...asWords([...new Set([start, ...setting.choices])].filter((choice) => choice !== '')),
+            ]}
           />
+        ) : (
+          <TextField of={fields} name="value" label={label} className="flex-1" inputClass="figures" />
         )}
-        {setting.unit && <span className="self-center text-quiet">{setting.unit}</span>}
-        <Button disabled={draft === null || draft === now} onClick={() => void save()}>
+        <Button type="submit" disabled={!fields.ready || (!fields.form.formState.isDirty && now !== undefined)}>
           Set
         </Button>
-      </div>
+      </form>
       <p className="mt-1 text-small text-quiet">
         {now !== undefined ? '' : setting.captured ? 'Not captured yet. ' : `As shipped: ${setting.shipped}. `}
         {setting.why}

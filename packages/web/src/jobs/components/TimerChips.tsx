@@ -1,12 +1,13 @@
-import { readFigure } from '@tidy-badger/core/shared'
 import { timersOf, type RunningTimer } from '@tidy-badger/core/jobs'
 import { BellRing, Hourglass } from 'lucide-react'
-import { useEffect, useState } from 'react'
-import { NumberField } from '../../ui/NumberField.tsx'
+import { Suspense, useEffect, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
+import { later } from '../../ui/comesLater.tsx'
 import { HeadButton } from '../../ui/HeadButton.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { useJob } from '../useJob.ts'
+
+const NewTimer = later(async () => (await import('./NewTimer.tsx')).NewTimer)
 
 /** Over for longer than this, a wait is no longer shown, ms. */
 const shownAfterMs = 30 * 60_000
@@ -58,7 +59,9 @@ export function TimerChips() {
           ))}
         </ul>
         {timers.length === 0 && <p className="text-quiet">Nothing is being waited for.</p>}
-        <NewTimer />
+        <Suspense fallback={null}>
+          <NewTimer />
+        </Suspense>
       </Sheet>
     </>
   )
@@ -74,46 +77,5 @@ function TimerRow({ timer, now, onStop }: { timer: RunningTimer; now: number; on
       <span className="min-w-0 flex-1">{timer.what}</span>
       {timer.byHand && <Button onClick={onStop}>Stop</Button>}
     </li>
-  )
-}
-
-function NewTimer() {
-  const { write } = useJob()
-  const [what, setWhat] = useState('')
-  const [minutes, setMinutes] = useState('')
-  const [wrong, setWrong] = useState('')
-  const start = async () => {
-    const figure = readFigure(minutes, 'min')
-    if (figure === null || figure <= 0 || figure > 6000) return setWrong('Type the minutes, more than none.')
-    if (await write({ kind: 'timer-started', what: what.trim() || 'waiting', minutes: figure })) {
-      setWhat('')
-      setMinutes('')
-      setWrong('')
-    }
-  }
-  return (
-    <form
-      className="mt-6 grid grid-cols-[1fr_90px] gap-2"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void start()
-      }}
-    >
-      <label className="flex flex-col">
-        What is waited for
-        <input value={what} maxLength={200} onChange={(event) => setWhat(event.target.value)} />
-      </label>
-      <NumberField label="Minutes" unit="min" text={minutes} onText={setMinutes} className="w-full">
-        Minutes
-      </NumberField>
-      {wrong && (
-        <p role="alert" className="col-span-2 font-semibold text-stop">
-          {wrong}
-        </p>
-      )}
-      <Button type="submit" className="col-span-2">
-        Start
-      </Button>
-    </form>
   )
 }

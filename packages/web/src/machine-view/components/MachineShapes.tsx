@@ -1,9 +1,6 @@
-import { machineScene, type DrawnMachine, type Shape } from '@tidy-badger/core/drawing'
+import { edgeHairs, machineScene, type DrawnMachine, type Shape } from '@tidy-badger/core/drawing'
 import { bodyView, viewRimM as rim, type View } from '@tidy-badger/core/access'
 import { memo, useId } from 'react'
-
-/** Width of an edge in hairs. */
-const edges = [0, 0.7, 1.2, 1.9] as const
 
 /** The machine drawn of its parts, axes in metres. @param unit width of a hair on the screen, m */
 export const MachineShapes = memo(function MachineShapes({
@@ -49,7 +46,9 @@ const fillOf = ({ tone }: Shape) => (tone === 'open' ? 'none' : `var(--part-${to
 function OneShape({ shape, unit, fill }: { shape: Shape; unit: number; fill: string }) {
   const { d, edge, tubeM } = shape
   if (tubeM === undefined)
-    return <path d={d} fill={fill} stroke={edge > 0 ? 'var(--part-edge)' : 'none'} strokeWidth={edges[edge] * unit} />
+    return (
+      <path d={d} fill={fill} stroke={edge > 0 ? 'var(--part-edge)' : 'none'} strokeWidth={edgeHairs[edge] * unit} />
+    )
   return (
     <>
       <path d={d} fill="none" stroke="var(--part-edge)" strokeWidth={tubeM + 1.6 * unit} />

@@ -1,14 +1,17 @@
 import { idIn } from '@tidy-badger/core/shared'
 import { useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
 import { notice } from '../../ui/notices.ts'
 import { v4 as newId } from 'uuid'
 import { askForPerson, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
-import { useKeptText } from '../../platform/keptTexts.ts'
+import { ChoiceField, TextField } from '../../ui/form/Fields.tsx'
+import { words, z } from '../../ui/form/schema.ts'
+import { useFields } from '../../ui/form/useFields.ts'
 import { usePreferences } from '../../platform/preferences.ts'
 import { postErratum } from '../api.ts'
 import { useSelection } from '../store.ts'
+
+const erratum = z.object({ end: words(80), says: words(600), is: words(600) })
 
 /** What the kit's sheet says wrongly on this machine: written down once, shown on every later job with both. */
 export function ErrataSection() {
@@ -16,28 +19,23 @@ export function ErrataSection() {
   const { machine, kit } = dossiers
   const client = useQueryClient()
   const selected = useSelection((state) => state.end)
-  const [end, setEnd] = useState(selected ?? kit.ends[0]?.id)
-  const [says, setSays] = useKeptText(`job/${job.id}/sheet-says`)
-  const [is, setIs] = useKeptText(`job/${job.id}/sheet-is`)
-  const send = async () => {
-    if (end === undefined || !(await askForPerson())) return
-    try {
-      await postErratum({
-        id: newId(),
-        kit: kit.id,
-        machine: machine.id,
-        kitEnd: end,
-        says: says.trim(),
-        is: is.trim(),
-        by: usePreferences.getState().person ?? '',
-      })
-      setSays('')
-      setIs('')
-      await client.invalidateQueries({ queryKey: ['errata'] })
-    } catch (error) {
-      notice.bad(error instanceof Error ? error.message : String(error))
-    }
-  }
+  const fields = useFields(erratum, {
+    start: { end: selected ?? kit.ends[0]?.id ?? '', says: '', is: '' },
+    place: `job/${job.id}/sheet`,
+    onSend: async ({ end, says, is }) => {
+      const kitEnd = idIn(kit.ends, end)
+      if (kitEnd === undefined || !(await askForPerson())) return false
+      try {
+        const by = usePreferences.getState().person ?? ''
+        await postErratum({ id: newId(), kit: kit.id, machine: machine.id, kitEnd, says, is, by })
+        await client.invalidateQueries({ queryKey: ['errata'] })
+        return true
+      } catch (error) {
+        notice.bad(error instanceof Error ? error.message : String(error))
+        return false
+      }
+    },
+  })
   const own = errata.filter((item) => item.kit === kit.id && item.machine === machine.id)
   return (
     <section>
@@ -50,46 +48,23 @@ export function ErrataSection() {
           </li>
         ))}
       </ul>
-      <form
-        className="mt-1.5 flex flex-col gap-2"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void send()
-        }}
-      >
-        <label className="flex flex-col gap-1 font-semibold">
-          Which end
-          <select
-            value={end}
-            onChange={(event) => setEnd(idIn(kit.ends, event.target.value) ?? end)}
-            className="max-w-80"
-          >
-            {kit.ends.map((item) => (
-              <option key={item.id} value={item.id}>
-                {item.tag}, {item.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="flex flex-col gap-1 font-semibold">
-          The sheet says
-          <input
-            value={says}
-            maxLength={600}
-            placeholder="violet/grey"
-            onChange={(event) => setSays(event.target.value)}
-          />
-        </label>
-        <label className="flex flex-col gap-1 font-semibold">
-          What is there
-          <input
-            value={is}
-            maxLength={600}
-            placeholder="it is grey with a violet stripe; the violet/white beside it is another wire"
-            onChange={(event) => setIs(event.target.value)}
-          />
-        </label>
-        <Button type="submit" className="self-start" disabled={says.trim() === '' || is.trim() === ''}>
+      <form className="mt-1.5 flex flex-col gap-2" onSubmit={fields.submit}>
+        <ChoiceField
+          of={fields}
+          name="end"
+          label="Which end"
+          className="max-w-80"
+          options={kit.ends.map((item) => [item.id, `${item.tag}, ${item.name}`])}
+        />
+        <TextField of={fields} name="says" label="The sheet says" maxLength={600} hint="violet/grey" />
+        <TextField
+          of={fields}
+          name="is"
+          label="What is there"
+          maxLength={600}
+          hint="it is grey with a violet stripe; the violet/white beside it is another wire"
+        />
+        <Button type="submit" className="self-start" disabled={!fields.ready || fields.busy}>
           Write it down for everybody
         </Button>
       </form>

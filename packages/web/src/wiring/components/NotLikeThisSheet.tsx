@@ -5,19 +5,32 @@ import { type EntryBody } from '@tidy-badger/core/jobs'
 import { type ConnectionTarget, findWires, placeChosen, placeText, type PlannedPlace } from '@tidy-badger/core/wiring'
 import { useMemo, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
-import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
+import { ChoiceField, TextField } from '../../ui/form/Fields.tsx'
+import { words, z } from '../../ui/form/schema.ts'
+import { useFields } from '../../ui/form/useFields.ts'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { WireFoundRow } from './WiresFound.tsx'
+
+const otherwise = z.object({ text: words(600) })
+const another = z.object({ amps: words(8) })
 
 /** What was really done with an end: where it is, that it is off, or a note. The check answers at once. */
 export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClose: () => void; end: KitEnd }) {
   const { job, write, state, dossiers } = useJob()
   const connected = state.connections.some((connection) => connection.kitEnd === end.id)
-  const [text, setText] = useKeptText(`job/${job.id}/not-like-this/${end.id}`)
   const record = async (...bodies: EntryBody[]) => {
     if (await write(...bodies)) onClose()
   }
+  const fields = useFields(otherwise, {
+    start: { text: '' },
+    place: `job/${job.id}/not-like-this/${end.id}`,
+    onSend: async ({ text }) => {
+      const written = await write({ kind: 'note', text, about: { kitEnd: end.id } })
+      if (written) onClose()
+      return written
+    },
+  })
   /** What was there is taken off in the same batch, so that the journal tells one story. */
   const connect = (to: ConnectionTarget, method?: TapMethod) =>
     record(...(connected ? [{ kind: 'disconnected' as const, kitEnd: end.id }] : []), {
@@ -111,24 +124,15 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
             )}
           </div>
         )}
-        <form
-          className="flex flex-col gap-2"
-          onSubmit={(event) => {
-            event.preventDefault()
-            if (text.trim() !== '')
-              void record({ kind: 'note', text: text.trim(), about: { kitEnd: end.id } }).then(() => setText(''))
-          }}
-        >
-          <label className="flex flex-col gap-1 font-semibold">
-            Something else
-            <textarea
-              rows={2}
-              value={text}
-              onChange={(event) => setText(event.target.value)}
-              placeholder="Broken tab, plug upside down, another colour…"
-            />
-          </label>
-          <Button type="submit" className="self-start" disabled={text.trim() === ''}>
+        <form className="flex flex-col gap-2" onSubmit={fields.submit}>
+          <TextField
+            of={fields}
+            name="text"
+            label="Something else"
+            lines={2}
+            hint="Broken tab, plug upside down, another colour…"
+          />
+          <Button type="submit" className="self-start" disabled={!fields.ready}>
             Write it down
           </Button>
         </form>
@@ -147,29 +151,29 @@ function LeadFuse({
   now: { to: ConnectionTarget; fuseA?: number } | undefined
   onKeep: (to: ConnectionTarget, fuseA: number) => void
 }) {
-  const [size, setSize] = useState('')
+  const fields = useFields(another, {
+    start: { amps: '' },
+    onSend: ({ amps }) => now && onKeep(now.to, Number(amps)),
+  })
   const inIt = now?.fuseA ?? end.fuseA
   if (!now) return <p className="text-quiet">Its fuse is asked for once it is joined.</p>
-  const { to } = now
   return (
     <section>
       <h3 className="mb-2 text-lead font-bold">Another fuse is in its lead</h3>
-      <div className="flex flex-wrap items-end gap-2">
-        <label className="flex flex-col font-semibold">
-          Fuse
-          <select value={size} onChange={(event) => setSize(event.target.value)}>
-            <option value="">{inIt === undefined ? 'none is known' : `${inIt} A, as it is`}</option>
-            {bladeFusesA.map((amps) => (
-              <option key={amps} value={amps}>
-                {amps} A
-              </option>
-            ))}
-          </select>
-        </label>
-        <Button disabled={size === ''} onClick={() => onKeep(to, Number(size))}>
+      <form className="flex flex-wrap items-end gap-2" onSubmit={fields.submit}>
+        <ChoiceField
+          of={fields}
+          name="amps"
+          label="Fuse"
+          options={[
+            ['', inIt === undefined ? 'none is known' : `${inIt} A, as it is`],
+            ...bladeFusesA.map((amps) => [String(amps), `${amps} A`] as const),
+          ]}
+        />
+        <Button type="submit" disabled={!fields.ready}>
           That one is in
         </Button>
-      </div>
+      </form>
     </section>
   )
 }

@@ -1,18 +1,18 @@
 import {
   differences,
-  type EarlierWork,
   earlierWorks,
-  type IrreversibleAct,
   irreversibleActs,
   joiningChosen,
   joinPracticeOf,
   joinPractices,
   placeChosen,
 } from '@tidy-badger/core/wiring'
-import { useState, type FormEvent, type ReactNode } from 'react'
+import type { ReactNode } from 'react'
 import { useJob } from '../../jobs/index.ts'
-import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
+import { asWords, ChoiceField, TextField } from '../../ui/form/Fields.tsx'
+import { oneOf, words, z } from '../../ui/form/schema.ts'
+import { useFields } from '../../ui/form/useFields.ts'
 import { ErrataSection } from './ErrataSection.tsx'
 
 /** What was built against the plan, what cannot be taken back, what earlier fitters left, the schools, the papers. */
@@ -69,9 +69,15 @@ function Differences() {
   )
 }
 
+const left = z.object({ what: oneOf(earlierWorks), text: words(600) })
+
 function EarlierWorkSection() {
-  const { state, write } = useJob()
-  const [what, setWhat] = useState<EarlierWork>('puncture')
+  const { job, state, write } = useJob()
+  const fields = useFields(left, {
+    start: { what: 'puncture', text: '' },
+    place: `job/${job.id}/left-by`,
+    onSend: ({ what, text }) => write({ kind: 'found', what, text }),
+  })
   return (
     <Part title="Left by an earlier fitter">
       <ul className="flex flex-col gap-3">
@@ -94,31 +100,26 @@ function EarlierWorkSection() {
           </li>
         ))}
       </ul>
-      <label className="mt-2 flex flex-col gap-1 font-semibold">
-        Found
-        <select
-          value={what}
-          onChange={(event) => setWhat(earlierWorks.find((item) => item === event.target.value) ?? what)}
-          className="max-w-60"
-        >
-          {earlierWorks.map((item) => (
-            <option key={item}>{item}</option>
-          ))}
-        </select>
-      </label>
-      <OneLine
-        label="Where, and what is it?"
-        button="Put it on the list"
-        onSay={(text) => write({ kind: 'found', what, text })}
-      />
+      <form onSubmit={fields.submit} className="mt-2 flex flex-wrap items-end gap-2">
+        <ChoiceField of={fields} name="what" label="Found" className="w-60" options={asWords(earlierWorks)} />
+        <TextField of={fields} name="text" label="Where, and what is it?" maxLength={600} className="min-w-56 flex-1" />
+        <Button type="submit" disabled={!fields.ready}>
+          Put it on the list
+        </Button>
+      </form>
     </Part>
   )
 }
 
+const forGood = z.object({ act: oneOf(irreversibleActs), owner: words(80), text: words(600) })
+
 function IrreversibleSection() {
   const { job, state, write } = useJob()
-  const [act, setAct] = useState<IrreversibleAct>('cut')
-  const [owner, setOwner] = useKeptText(`job/${job.id}/agreed-by`)
+  const fields = useFields(forGood, {
+    start: { act: 'cut', owner: '', text: '' },
+    place: `job/${job.id}/for-good`,
+    onSend: ({ act, owner, text }) => write({ kind: 'irreversible', act, text, consentBy: owner }),
+  })
   return (
     <Part title="Done for good, with the owner’s word">
       <ul className="flex flex-col gap-1">
@@ -129,33 +130,14 @@ function IrreversibleSection() {
         ))}
         {state.irreversible.length === 0 && <li className="text-quiet">Nothing was cut, notched or drilled.</li>}
       </ul>
-      <div className="mt-2 flex flex-wrap gap-3">
-        <label className="flex flex-col gap-1 font-semibold">
-          What
-          <select
-            value={act}
-            onChange={(event) => setAct(irreversibleActs.find((item) => item === event.target.value) ?? act)}
-          >
-            {irreversibleActs.map((item) => (
-              <option key={item}>{item}</option>
-            ))}
-          </select>
-        </label>
-        <label className="flex flex-col gap-1 font-semibold">
-          Who agreed
-          <input value={owner} maxLength={80} onChange={(event) => setOwner(event.target.value)} />
-        </label>
-      </div>
-      <OneLine
-        label="Where, and why?"
-        button="Write it down"
-        disabled={owner.trim() === ''}
-        onSay={async (text) => {
-          const written = await write({ kind: 'irreversible', act, text, consentBy: owner.trim() })
-          if (written) setOwner('')
-          return written
-        }}
-      />
+      <form onSubmit={fields.submit} className="mt-2 flex flex-wrap items-end gap-3">
+        <ChoiceField of={fields} name="act" label="What" options={asWords(irreversibleActs)} />
+        <TextField of={fields} name="owner" label="Who agreed" maxLength={80} />
+        <TextField of={fields} name="text" label="Where, and why?" maxLength={600} className="min-w-56 flex-1" />
+        <Button type="submit" disabled={!fields.ready}>
+          Write it down
+        </Button>
+      </form>
     </Part>
   )
 }
@@ -244,31 +226,28 @@ function Papers() {
   )
 }
 
+const sentence = z.object({ text: words(600) })
+
 /** One sentence and the button that writes it down. What was typed stays until it is written. */
-export function OneLine({
+function OneLine({
   label,
   button,
   onSay,
-  disabled = false,
 }: {
   label: string
   button: string
   onSay: (text: string) => Promise<boolean>
-  disabled?: boolean
 }) {
   const { job } = useJob()
-  const [text, setText] = useKeptText(`job/${job.id}/${label}`)
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    if (text.trim() !== '') void onSay(text.trim()).then((written) => written && setText(''))
-  }
+  const fields = useFields(sentence, {
+    start: { text: '' },
+    place: `job/${job.id}/${label}`,
+    onSend: ({ text }) => onSay(text),
+  })
   return (
-    <form onSubmit={submit} className="mt-1.5 flex flex-wrap items-end gap-2">
-      <label className="flex min-w-56 flex-1 flex-col gap-1 font-semibold">
-        {label}
-        <input value={text} maxLength={600} onChange={(event) => setText(event.target.value)} />
-      </label>
-      <Button type="submit" disabled={disabled || text.trim() === ''}>
+    <form onSubmit={fields.submit} className="mt-1.5 flex flex-wrap items-end gap-2">
+      <TextField of={fields} name="text" label={label} maxLength={600} className="min-w-56 flex-1" />
+      <Button type="submit" disabled={!fields.ready}>
         {button}
       </Button>
     </form>

@@ -1,11 +1,14 @@
-import { earlierWorks, type EarlierWork } from '@tidy-badger/core/wiring'
+import { earlierWorks } from '@tidy-badger/core/wiring'
 import type { Station } from '@tidy-badger/core/dossiers'
 import { wordsOf, type WorkItem } from '@tidy-badger/core/jobs'
-import { useState } from 'react'
 import { PhotoButton, useJob } from '../../jobs/index.ts'
-import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
+import { asWords, ChoiceField, TextField } from '../../ui/form/Fields.tsx'
+import { oneOf, words, z } from '../../ui/form/schema.ts'
+import { useFields } from '../../ui/form/useFields.ts'
 import { Sheet } from '../../ui/Sheet.tsx'
+
+const different = z.object({ text: words(600), what: oneOf(['', ...earlierWorks]) })
 
 /** What is different on this machine: a note, a photo, something an earlier fitter left. Nothing is lost by it. */
 export function NotLikeThis({
@@ -20,50 +23,32 @@ export function NotLikeThis({
   onClose: () => void
 }) {
   const { job, write } = useJob()
-  const [text, setText] = useKeptText(`job/${job.id}/not-like-this/${station}`)
-  const [what, setWhat] = useState<EarlierWork | ''>('')
   const cover =
     item.kind === 'cover-off' ? item.removal.cover.id : item.kind === 'cover-on' ? item.closing.cover.id : null
-  const save = async () => {
-    if (text.trim() === '') return
-    const written = await write(
-      what === ''
-        ? { kind: 'note', text: `${wordsOf(item)}: ${text.trim()}`, about: { station } }
-        : { kind: 'found', what, text: text.trim() },
-    )
-    if (!written) return
-    setText('')
-    setWhat('')
-    onClose()
-  }
+  const fields = useFields(different, {
+    start: { text: '', what: '' },
+    place: `job/${job.id}/not-like-this/${station}`,
+    onSend: async ({ text, what }) => {
+      const written = await write(
+        what === ''
+          ? { kind: 'note', text: `${wordsOf(item)}: ${text}`, about: { station } }
+          : { kind: 'found', what, text },
+      )
+      if (written) onClose()
+      return written
+    },
+  })
   return (
     <Sheet open={open} onClose={onClose} title="Not like this" hint={wordsOf(item)}>
-      <form
-        className="flex flex-col gap-4"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void save()
-        }}
-      >
-        <label className="flex flex-col">
-          What is different here
-          <textarea rows={3} value={text} onChange={(event) => setText(event.target.value)} />
-        </label>
-        <label className="flex flex-col">
-          Left by an earlier fitter?
-          <select
-            value={what}
-            onChange={(event) => setWhat(earlierWorks.find((known) => known === event.target.value) ?? '')}
-          >
-            <option value="">No, just a note</option>
-            {earlierWorks.map((known) => (
-              <option key={known} value={known}>
-                {known}
-              </option>
-            ))}
-          </select>
-        </label>
-        <Button type="submit" look="main" disabled={text.trim() === ''}>
+      <form className="flex flex-col gap-4" onSubmit={fields.submit}>
+        <TextField of={fields} name="text" label="What is different here" lines={3} />
+        <ChoiceField
+          of={fields}
+          name="what"
+          label="Left by an earlier fitter?"
+          options={[['', 'No, just a note'], ...asWords(earlierWorks)]}
+        />
+        <Button type="submit" look="main" disabled={!fields.ready}>
           Write it down
         </Button>
         <PhotoButton
