@@ -22,8 +22,8 @@ export {
   type BatteryPractice,
 } from './state.ts'
 export { accessGaps, type AccessGap } from './accessGaps.ts'
-export { bodyView, viewRimM, type BodyView, type View } from './bodyView.ts'
 export { findTarget, readTargets, targetKey, toolsOf, waysTo } from './compileAccess.ts'
+export { coverFrom } from './coverFrom.ts'
 export { coversOver } from './coversOver.ts'
 export type {
   AccessOptions,

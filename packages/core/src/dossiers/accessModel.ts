@@ -1,4 +1,4 @@
-import type { ConnectorId, CoverId, PlaceId, StudId, WayId, ZoneId } from './ids.ts'
+import type { ConnectorId, CoverId, DrawnPartId, PlaceId, StudId, WayId, ZoneId } from './ids.ts'
 
 export const driveKinds = ['hex socket', 'hex head', 'six-lobe', 'cross', 'slot'] as const
 export type DriveKind = (typeof driveKinds)[number]
@@ -60,6 +60,8 @@ export interface Cover {
   id: CoverId
   name: string
   box?: Box
+  /** The drawn parts that come off with it; missing: those that carry its name. */
+  parts?: DrawnPartId[]
   /** What must be off before this one can come off. */
   after: CoverId[]
   off: Minutes
@@ -157,6 +159,19 @@ export interface Body {
   heightM: number
   wheelbaseM: number
   wheelM: number
+  /** What of its drawing is otherwise than its class's list has it. */
+  parts?: DrawnPartChange[]
+}
+
+/** A part of the drawing put elsewhere, of another size, or not there; m: to the rear, to the right, up. */
+export interface DrawnPartChange {
+  id: DrawnPartId
+  dx?: number
+  dy?: number
+  dz?: number
+  /** Times as large as on the list. */
+  size?: number
+  gone?: boolean
 }
 
 /** A time after which something may go on; nobody has to stand beside it. */

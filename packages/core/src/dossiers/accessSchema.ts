@@ -8,6 +8,7 @@ import {
   wayFroms,
   type AccessWay,
   type Body,
+  type DrawnPartChange,
   type Box,
   type Cover,
   type Fastener,
@@ -57,6 +58,7 @@ export const cover = z.strictObject({
   id: ids.cover,
   name: words,
   box: box.optional(),
+  parts: z.array(ids.drawnPart).max(40).optional(),
   after: z.array(ids.cover).max(80),
   off: minutes,
   on: minutes,
@@ -107,6 +109,19 @@ export const body = z.strictObject({
   heightM: positive.max(8),
   wheelbaseM: positive.max(12),
   wheelM: positive.max(3),
+  parts: z
+    .array(
+      z.strictObject({
+        id: ids.drawnPart,
+        dx: z.number().min(-20).max(20).optional(),
+        dy: z.number().min(-8).max(8).optional(),
+        dz: z.number().min(-8).max(8).optional(),
+        size: z.number().min(0.2).max(5).optional(),
+        gone: z.boolean().optional(),
+      } satisfies ShapeOf<DrawnPartChange>),
+    )
+    .max(120)
+    .optional(),
 } satisfies ShapeOf<Body>)
 
 export const wait = z.strictObject({

@@ -26,4 +26,6 @@ export type SocketId = Brand<'socket' | 'kit-place'>
 /** An end or a socket of a kit: what a plug goes into. */
 export type KitPlaceId = Brand<'kit-place'>
 export type PartId = Brand<'part'>
+/** A part of the drawing of a machine, by its class's list. */
+export type DrawnPartId = Brand<'drawn-part'>
 export type SettingId = Brand<'setting'>

@@ -32,6 +32,7 @@ export function idFamilies(text: z.ZodString) {
     /** A branch by its end, or the trunk. */
     loomPart: text.brand<'loom-part'>(),
     part: text.brand<'part'>(),
+    drawnPart: text.brand<'drawn-part'>(),
     setting: text.brand<'setting'>(),
   }
 }

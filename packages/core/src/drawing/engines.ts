@@ -88,7 +88,10 @@ export function cooler(sheet: Sheet, part: string, low: Point, high: Point, deep
   }
 }
 
-/** An engine in line from above: head cover, plugs or injectors in their row, intake on one side, exhaust manifold on the other. */
+/**
+ * An engine from above: head cover, plugs or injectors in their rows, intake on one side, exhaust manifold on the other (to the right; of
+ * one that lies across, to the front).
+ */
 export function engineTop(
   sheet: Sheet,
   at: Point,
@@ -110,7 +113,7 @@ export function engineTop(
       sheet.area('injectors', disc(spot, Math.min(0.035, along * 0.05)), 'middle', 1)
     }
     const side = row === 0 ? 1 : Math.sign(row)
-    const manifold: Point = turned ? [middle[0] + side * wide * 0.75, y] : [x, middle[1] + side * wide * 0.75]
+    const manifold: Point = turned ? [middle[0] - side * wide * 0.75, y] : [x, middle[1] + side * wide * 0.75]
     sheet.area(
       'exhaust manifold',
       turned ? block(manifold, wide * 0.4, across * 0.84) : block(manifold, along * 0.84, wide * 0.4),
@@ -118,7 +121,7 @@ export function engineTop(
       1,
     )
   }
-  const intake: Point = rows.length === 2 ? [x, y] : turned ? [x - along * 0.42, y] : [x, y - across * 0.42]
+  const intake: Point = rows.length === 2 ? [x, y] : turned ? [x + along * 0.42, y] : [x, y - across * 0.42]
   sheet.area(
     'intake manifold',
     turned ? block(intake, along * 0.24, across * 0.8) : block(intake, along * 0.8, across * 0.2),

@@ -149,10 +149,10 @@ export function sideBySideSide(body: Body): Scene {
   cylinder(sheet, at(0.76, 0.43), at(0.74, 0.53), L * 0.07, false)
   exhaust(
     sheet,
-    [at(0.78, 0.5), at(0.84, 0.48), at(0.86, 0.4), at(0.88, 0.36)],
+    [at(0.735, 0.5), at(0.69, 0.42), at(0.7, 0.3), at(0.78, 0.27)],
     2,
     0.05,
-    [at(0.9, 0.36), at(0.99, 0.36)],
+    [at(0.85, 0.3), at(0.985, 0.34)],
     0.16,
   )
   cooler(sheet, 'water cooler', at(0.06, 0.3), at(0.08, 0.46), 0.06)

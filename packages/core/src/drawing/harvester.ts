@@ -31,10 +31,15 @@ export function harvesterSide(body: Body): Scene {
     .area('engine deck', straight([at(0.68, 0.8), at(0.68, 0.9), at(0.9, 0.88), at(0.92, 0.8)]), 'far', 2)
     .area('engine', block(at(0.79, 0.72), L * 0.12, H * 0.13), 'middle', 2)
     .area('head cover', block(at(0.79, 0.8), L * 0.11, H * 0.04), 'near', 1)
-  turbo(sheet, at(0.83, 0.74), H * 0.03)
+  turbo(sheet, at(0.765, 0.655), H * 0.03)
   cooler(sheet, 'water cooler', at(0.9, 0.62), at(0.9, 0.82), L * 0.02)
   sheet
-    .tube('exhaust pipe', straight([at(0.835, 0.78), at(0.84, 0.99)], false), H * 0.03, 'hot')
+    .tube(
+      'exhaust pipe',
+      smooth([at(0.765, 0.64), at(0.75, 0.42), at(0.82, 0.44), at(0.836, 0.78), at(0.84, 0.99)]),
+      H * 0.03,
+      'hot',
+    )
     .area('elevator', bar(at(0.08, 0.14), at(0.34, 0.44), H * 0.12, H * 0.16), 'middle', 2)
     .area(
       'header',
@@ -110,9 +115,10 @@ export function harvesterTop(body: Body, cylinders: number): Scene {
     .line('tank auger', straight([at(0.42, -0.4), at(0.64, -0.4)], false), 2)
     .area('engine deck', straight([at(0.68, -0.66), at(0.9, -0.66), at(0.9, 0.66), at(0.68, 0.66)]), 'far', 1)
   engineTop(sheet, at(0.78, 0), L * 0.09, W * 0.5, cylinders, true)
-  turbo(sheet, at(0.83, 0.4), L * 0.012)
+  turbo(sheet, at(0.765, 0.1), L * 0.012)
   cooler(sheet, 'water cooler', at(0.895, -0.5), at(0.895, 0.5), L * 0.015)
   sheet
+    .tube('exhaust pipe', smooth([at(0.765, 0.12), at(0.75, 0.4), at(0.85, 0.5)]), L * 0.012, 'hot')
     .area('exhaust pipe', disc(at(0.85, 0.5), L * 0.008), 'hot', 1)
     .area(
       'cab',

@@ -1,5 +1,34 @@
-export { machineScene, type DrawnMachine } from './machineScene.ts'
-export { viewFor, whereWords } from './where.ts'
+export type { DrawnMachine } from './drawnFrom.ts'
+export { machineScene } from './machineScene.ts'
+export {
+  bodyView,
+  isFlat,
+  viewFor,
+  viewFrom,
+  viewOfCover,
+  viewRimM,
+  views,
+  viewWords,
+  type BodyView,
+  type Rect,
+  type View,
+} from './bodyView.ts'
+export {
+  around as aroundAll,
+  lookAt,
+  mostZoom,
+  pushed,
+  shownBy,
+  wholeLook,
+  zoomed,
+  type Look,
+  type Whole,
+} from './look.ts'
+export { whereWords } from './where.ts'
 export { mostLabels, placeLabels, type LabelPlaced, type LabelWanted } from './placeLabels.ts'
 export { tones, type Scene, type Shape, type Tone } from './scene.ts'
 export { edgeHairs, paperInks, sceneMarkup, type Inks } from './sceneMarkup.ts'
+export { partIdOf } from './changed.ts'
+export { heatNear, partsOf, type DrawnPart, type HeatNear } from './partsOf.ts'
+export { coverParts, partsOff } from './covers.ts'
+export { drawingNotes, drawnWithinM, type DrawingNote } from './notes.ts'

@@ -1,64 +1,17 @@
-import type { Machine } from '../dossiers/index.ts'
-import type { CycleStyle } from './cycleFrame.ts'
-import { cycleSide } from './cycleSide.ts'
-import { cycleTop } from './cycleTop.ts'
-import { quadSide, quadTop, sideBySideSide, sideBySideTop } from './fourWheelers.ts'
-import { harvesterSide, harvesterTop } from './harvester.ts'
-import { roadSide, roadTop } from './road.ts'
+import { type View } from './bodyView.ts'
+import { drawnFrom, kept, type DrawnMachine } from './drawnFrom.ts'
+import { fromBelow, fromRight } from './otherSides.ts'
+import { partsOf } from './partsOf.ts'
 import type { Scene } from './scene.ts'
-import { snowSide, snowTop } from './snow.ts'
 
-/** What of a machine its drawing is made from. */
-export type DrawnMachine = Pick<Machine, 'body' | 'engine' | 'class'>
-
-/**
- * A machine drawn of its class's parts, by its size and engine: from its left side, or from above with its front to the left. Shapes in
- * metres, the farthest first; empty for a machine whose size is not written down.
- */
-export function machineScene(machine: DrawnMachine, view: 'side' | 'top'): Scene {
-  const kept = known.get(machine)?.[view]
-  if (kept) return kept
-  const made = drawMachine(machine, view)
-  known.set(machine, { ...known.get(machine), [view]: made })
-  return made
-}
-
-/** A document never changes, so it is drawn once. */
-const known = new WeakMap<DrawnMachine, Partial<Record<'side' | 'top', Scene>>>()
-
-function drawMachine({ body, engine, class: kind }: DrawnMachine, view: 'side' | 'top'): Scene {
+/** The machine in any view, in its own axes ({@link bodyView} turns them). */
+export function machineScene(machine: DrawnMachine, view: View): Scene {
+  const { body } = machine
   if (!body) return []
-  const side = view === 'side'
-  const { cylinders } = engine
-  switch (body.form) {
-    case 'motorcycle': {
-      const figures = {
-        style: styleOf(kind, cylinders, engine.cooling),
-        cylinders,
-        liquid: engine.cooling === 'liquid',
-      }
-      return side ? cycleSide(body, figures) : cycleTop(body, figures)
-    }
-    case 'quad':
-      return side ? quadSide(body) : quadTop(body)
-    case 'side-by-side':
-      return side ? sideBySideSide(body) : sideBySideTop(body, cylinders)
-    case 'snow machine':
-      return side ? snowSide(body) : snowTop(body)
-    case 'car':
-    case 'pickup': {
-      const figures = { cylinders, diesel: engine.fuel === 'diesel', bed: body.form === 'pickup' }
-      return side ? roadSide(body, figures) : roadTop(body, figures)
-    }
-    case 'field machine':
-      return side ? harvesterSide(body) : harvesterTop(body, cylinders)
-  }
-}
-
-/** What a cycle looks like: by the word in its class, else by its engine. */
-function styleOf(kind: string, cylinders: number, cooling: string): CycleStyle {
-  for (const style of ['trail', 'sport', 'adventure', 'touring'] as const)
-    if (kind.toLowerCase().includes(style)) return style
-  if (cylinders === 1) return 'trail'
-  return cooling === 'air' ? 'touring' : cylinders >= 3 ? 'sport' : 'adventure'
+  if (view === 'side' || view === 'top') return drawnFrom(machine, view)
+  return kept(machine, view, () =>
+    view === 'right'
+      ? fromRight(drawnFrom(machine, 'side'), partsOf(machine), body)
+      : fromBelow(drawnFrom(machine, 'top'), drawnFrom(machine, 'side'), partsOf(machine), body),
+  )
 }

@@ -102,8 +102,15 @@ function skin(sheet: Sheet, { at, front, rear, r, H, L, cab }: Road, { bed }: Ro
     )
 }
 
+/** Where the engine's middle lies, share of the length: a long one reaches back under the windscreen. */
+function engineAt(cylinders: number, bed: boolean): number {
+  if (!bed) return 0.16
+  return cylinders > 4 ? 0.195 : 0.17
+}
+
 function within(sheet: Sheet, { at, front, rear, r, L, H }: Road, { cylinders, diesel, bed }: RoadFigures): void {
-  const engine = at(bed ? 0.17 : 0.16, bed ? 0.46 : 0.4)
+  const vee = cylinders >= 8
+  const engine = at(engineAt(cylinders, bed), bed ? 0.46 : 0.4)
   if (bed) sheet.area('ladder frame', bar(at(0.05, 0.27), at(0.97, 0.27), H * 0.05), 'far', 1)
   sheet
     .area('gearbox', bar(at(0.25, 0.36), at(0.42, 0.32), H * 0.13, H * 0.08), 'middle', 1)
@@ -130,7 +137,18 @@ function within(sheet: Sheet, { at, front, rear, r, L, H }: Road, { cylinders, d
       H * 0.022,
       'hot',
     )
-  if (diesel) turbo(sheet, [engine[0] + L * 0.035, engine[1] + H * 0.02], H * 0.055)
+  const turbine: Point = vee
+    ? [engine[0] + L * 0.067, engine[1] + H * 0.14]
+    : [engine[0] + L * 0.035, engine[1] + H * 0.02]
+  if (diesel && vee) {
+    const up: Point[] = [
+      [engine[0] + L * 0.05, engine[1] - H * 0.01],
+      [engine[0] + L * 0.078, engine[1] + H * 0.05],
+      turbine,
+    ]
+    sheet.tube('up-pipes', smooth(up), H * 0.026, 'hot')
+  }
+  if (diesel) turbo(sheet, turbine, H * 0.055)
   cooler(sheet, 'water cooler', at(0.045, 0.3), at(0.05, bed ? 0.54 : 0.46), L * 0.012)
   if (diesel) cooler(sheet, 'charge-air cooler', at(0.028, 0.3), at(0.03, bed ? 0.5 : 0.4), L * 0.01)
   sheet.area('fan', bar(at(0.068, 0.32), at(0.07, bed ? 0.52 : 0.44), L * 0.006), 'far', 1)
@@ -189,7 +207,7 @@ function outer(sheet: Sheet, { at, L, H, cab }: Road, { bed }: RoadFigures): voi
       'glass',
       1,
     )
-    .area('rear lamp', block(at(0.985, bed ? 0.54 : 0.58), L * 0.014, H * 0.09), 'hot', 1)
+    .area('rear lamp', block(at(0.985, bed ? 0.54 : 0.58), L * 0.014, H * 0.09), 'far', 1)
     .area(
       'mirror',
       smooth(
@@ -253,7 +271,8 @@ export function roadTop(body: Body, { cylinders, diesel, bed }: RoadFigures): Sc
     at(0.015, 0.66),
   ]
   sheet.area('body', smooth(hull, true), 'near', 3)
-  const bulkhead = bed ? 0.255 : 0.27
+  const engine = engineAt(cylinders, bed)
+  const bulkhead = !bed ? 0.27 : cylinders > 4 ? 0.285 : 0.255
   sheet.area(
     'engine bay',
     smooth(
@@ -266,12 +285,27 @@ export function roadTop(body: Body, { cylinders, diesel, bed }: RoadFigures): Sc
   cooler(sheet, 'water cooler', at(0.055, -0.56), at(0.055, 0.56), L * 0.012)
   if (diesel) sheet.area('charge-air cooler', bar(at(0.035, -0.5), at(0.035, 0.5), L * 0.012), 'glass', 1)
   sheet.area('fan', bar(at(0.073, -0.4), at(0.073, 0.4), L * 0.008), 'far', 1)
-  engineTop(sheet, at(0.16, 0.02), L * (cylinders > 4 ? 0.14 : 0.12), W * 0.34, cylinders, false)
+  engineTop(sheet, at(engine, 0.02), L * (cylinders > 4 ? 0.14 : 0.12), W * 0.34, cylinders, false)
   sheet.line('fan belt', straight([at(0.083, -0.1), at(0.083, 0.14)], false), 2)
   if (diesel) {
-    turbo(sheet, at(0.2, 0.46), L * 0.014)
+    const vee = cylinders >= 8
+    const turbine = vee ? at(engine + 0.067, 0) : at(engine + 0.04, 0.46)
+    if (vee)
+      for (const side of [-1, 1])
+        sheet.tube(
+          'up-pipes',
+          smooth([at(engine + 0.05, side * 0.42), at(engine + 0.078, side * 0.3), turbine]),
+          L * 0.008,
+          'hot',
+        )
+    turbo(sheet, turbine, L * 0.014)
     sheet
-      .tube('charge pipe', smooth([at(0.17, 0.48), at(0.1, 0.58), at(0.045, 0.46)]), L * 0.013, 'middle')
+      .tube(
+        'charge pipe',
+        smooth([vee ? at(engine + 0.045, 0) : at(engine + 0.01, 0.48), at(0.1, 0.58), at(0.045, 0.46)]),
+        L * 0.013,
+        'middle',
+      )
       .tube('charge pipe', smooth([at(0.045, -0.46), at(0.1, -0.6), at(0.14, -0.34)]), L * 0.013, 'middle')
     sheet.tube('fuel rail', straight([at(0.11, -0.18), at(0.21, -0.18)], false), L * 0.007, 'glass')
   }

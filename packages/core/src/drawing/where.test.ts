@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest'
 import { shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
-import { viewFor, whereWords } from './where.ts'
+import { viewFor } from './bodyView.ts'
+import { whereWords } from './where.ts'
 
 test.each([
   [0.2, -0.3, 'front, on the left'],

@@ -1,5 +1,5 @@
 import { asId } from '@tidy-badger/core/shared'
-import { bodyView } from '@tidy-badger/core/access'
+import { bodyView } from '@tidy-badger/core/drawing'
 import { parseMachine, parseKit, type Kit, type Machine, type PassageId } from '@tidy-badger/core/dossiers'
 import { shippedDossiers } from '@tidy-badger/core/dossiers/shipped'
 import { plannedLoom, replay } from '@tidy-badger/core/jobs'

@@ -1,5 +1,4 @@
-import { bodyView } from '@tidy-badger/core/access'
-import { machineScene, paperInks, sceneMarkup } from '@tidy-badger/core/drawing'
+import { bodyView, machineScene, paperInks, sceneMarkup } from '@tidy-badger/core/drawing'
 import { type Hazard, type Kit, type Machine, type PointAt } from '@tidy-badger/core/dossiers'
 import type { JobDossiers } from '@tidy-badger/core/jobs'
 import {

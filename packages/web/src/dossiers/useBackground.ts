@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { notice } from '../ui/notices.ts'
-import type { View } from '@tidy-badger/core/access'
+import type { View } from '@tidy-badger/core/drawing'
 import { shrinkPhoto } from '../photos/index.ts'
 import { deviceStore } from '../platform/storage/deviceStore.ts'
 

@@ -10,7 +10,7 @@ import { Stage } from '../ui/Stage.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { BranchList } from './components/BranchList.tsx'
 import { RouteDrawing } from './components/RouteDrawing.tsx'
-import { loomPictures, pickPart, setWhole, showPicture, useLoomView, type LoomPicture } from './store.ts'
+import { loomPictures, pickPart, showPicture, useLoomView, type LoomPicture } from './store.ts'
 import { useLoom } from './useLoom.ts'
 
 // The way is there at once; what is turned to comes meanwhile.
@@ -29,7 +29,7 @@ const pictureNames: Record<LoomPicture, string> = {
 /** Where the loom lies: for laying it and holding the module to its place, and for dressing and tying it. */
 export function LoomPage({ station }: { station: Station }) {
   const { dossiers, state, loom, troubles, planned, lies, toggle } = useLoom()
-  const { picture, part, marking, whole } = useLoomView()
+  const { picture, part, marking } = useLoomView()
   const items = stationWork(dossiers, state, station)
   const { item: picked } = useWorkSelection()
   const open = items.filter((item) => !item.done)
@@ -83,7 +83,6 @@ export function LoomPage({ station }: { station: Station }) {
                     onPick={pickPart}
                     built={otherwise}
                     ties={tied}
-                    whole={whole}
                     marking={
                       marking && part
                         ? { lies: lies(part), toggle: (passage) => void toggle(part, passage) }
@@ -99,13 +98,6 @@ export function LoomPage({ station }: { station: Station }) {
                       · drawn 2.5 times as thick
                       {!loom.exact && ' · a better way for the trunk may have been missed'}
                     </p>
-                    <button
-                      type="button"
-                      className="min-h-11 font-semibold underline underline-offset-4"
-                      onClick={() => setWhole(!whole)}
-                    >
-                      {whole ? 'Only where the loom lies' : 'Whole machine'}
-                    </button>
                   </div>
                 </div>
               ) : (

@@ -10,13 +10,11 @@ interface LoomView {
   part: LoomPartId | null
   /** Passages can be tapped to say where the part really lies. */
   marking: boolean
-  whole: boolean
 }
 
 /** What is looked at; what is true stands in the journal. */
-export const useLoomView = create<LoomView>()(() => ({ picture: 'way', part: null, marking: false, whole: false }))
+export const useLoomView = create<LoomView>()(() => ({ picture: 'way', part: null, marking: false }))
 
 export const showPicture = (picture: LoomPicture) => useLoomView.setState({ picture })
 export const pickPart = (part: LoomPartId | null) => useLoomView.setState({ part, marking: false })
 export const setMarking = (marking: boolean) => useLoomView.setState({ marking })
-export const setWhole = (whole: boolean) => useLoomView.setState({ whole })

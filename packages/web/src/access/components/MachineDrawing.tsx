@@ -1,99 +1,155 @@
-import { machineIndex, type Box, type Cover, type CoverId, type ZoneId } from '@tidy-badger/core/dossiers'
-import { mostLabels, placeLabels, type LabelPlaced, type LabelWanted } from '@tidy-badger/core/drawing'
+import { coverFrom, coverName } from '@tidy-badger/core/access'
+import {
+  machineIndex,
+  type Body,
+  type Cover,
+  type CoverId,
+  type PointAt,
+  type ZoneId,
+} from '@tidy-badger/core/dossiers'
+import {
+  aroundAll,
+  bodyView,
+  coverParts,
+  isFlat,
+  machineScene,
+  mostLabels,
+  partIdOf,
+  partsOff,
+  placeLabels,
+  viewOfCover,
+  views,
+  viewWords,
+  type LabelWanted,
+  type View,
+} from '@tidy-badger/core/drawing'
 import { accessOf, type JobDossiers, type JobState } from '@tidy-badger/core/jobs'
+import { useState, type ReactNode, type SVGProps } from 'react'
 import { useJob } from '../../jobs/index.ts'
-import { bodyView, coverName, type View, viewRimM as rim } from '@tidy-badger/core/access'
-import { MachinePicture } from '../../machine-view/index.ts'
+import { MachineCanvas, type Paper } from '../../machine-view/index.ts'
 
-/** The machine drawn of its parts, from above and from its left side; of what is off the place is dashed. */
+/** The machine from where the next thing is reached, its place large; any other side is one tap away. Of what is off the place is dashed. */
 export function MachineDrawing({ current, onPick }: { current: CoverId | null; onPick: (cover: CoverId) => void }) {
-  const { dossiers } = useJob()
+  const { dossiers, state } = useJob()
   const { body, covers = [] } = dossiers.machine
+  const plan = accessOf(dossiers, state)
+  const [asked, setAsked] = useState<{ for: CoverId | null; view: View } | null>(null)
   if (!body || covers.length === 0) return null
+  const inHand = covers.find((cover) => cover.id === current)
+  const byItself = inHand ? viewOfCover(body, inHand, coverFrom(plan, inHand.id)) : 'top'
+  const view = asked?.for === current ? asked.view : byItself
   return (
-    <div className="flex min-w-0 flex-1 flex-col gap-1">
-      {(['top', 'side'] as const).map((view) => (
-        <figure key={view} className="min-w-0">
-          <figcaption className="text-small text-quiet">
-            {view === 'top' ? 'From above, front to the left' : 'From the left'}
-          </figcaption>
-          <OneView view={view} current={current} onPick={onPick} />
-        </figure>
-      ))}
-    </div>
+    <figure className="min-w-0">
+      <figcaption className="sr-only">{viewWords(view)}</figcaption>
+      <OneView
+        body={body}
+        view={view}
+        current={current}
+        onPick={onPick}
+        head={
+          <div className="flex" role="group" aria-label="Seen from">
+            {views.map((one) => (
+              <button
+                key={one}
+                type="button"
+                aria-pressed={one === view}
+                onClick={() => setAsked({ for: current, view: one })}
+                className="min-h-11 border-b-4 border-transparent px-1.5 font-semibold aria-pressed:border-lamp"
+              >
+                {sideNames[one]}
+              </button>
+            ))}
+          </div>
+        }
+      />
+      <OneView body={body} view={isFlat(view) ? 'side' : 'top'} current={current} onPick={onPick} still />
+    </figure>
   )
 }
 
-function OneView({ view, current, onPick }: { view: View; current: CoverId | null; onPick: (cover: CoverId) => void }) {
+const sideNames: Record<View, string> = { top: 'Above', side: 'Left', right: 'Right', below: 'Below' }
+
+function OneView({
+  body,
+  view,
+  current,
+  onPick,
+  head,
+  still = false,
+}: {
+  body: Body
+  view: View
+  current: CoverId | null
+  onPick: (cover: CoverId) => void
+  head?: ReactNode
+  /** Beside another that is moved by hand: how it lies the other way. */
+  still?: boolean
+}) {
   const { dossiers, state } = useJob()
   const { machine } = dossiers
   const plan = accessOf(dossiers, state)
-  const { body, covers = [] } = machine
-  if (!body) return null
-  const { width, height, across } = bodyView(body, view)
+  const { covers = [] } = machine
   const planned = new Set(plan?.removals.map((removal) => removal.cover.id))
   const lastOf = (cover: Cover) => (cover.id === current ? 2 : isOff(state, cover) ? 1 : 0)
   const shown = covers
     .filter((cover) => cover.box && (planned.has(cover.id) || cover.id in state.covers))
     .sort((a, b) => lastOf(a) - lastOf(b))
   const others = covers.filter((cover) => cover.box && !shown.includes(cover))
-  const unit = width / 430
-  const zones = zonesReached(dossiers, state, view, current)
-  const wanted = zones.map((zone) => ({
-    id: zone.id,
-    at: { x: zone.x + rim, y: across(zone.y) },
-    // As wide as such letters are at the most.
-    width: labelOf(zone).length * 7.9 * unit,
-    height: 19 * unit,
-  }))
-  const labels = labelsThatFit(wanted, { width, height }, 5 * unit)
-  const band = labels.length > 0 ? 27 * unit : 0
+  const zones = zonesReached(dossiers, state, current)
+  const { at, rect } = bodyView(body, view)
+  const inHand = covers.find((cover) => cover.id === current)
+  // What is behind the cover in hand is seen with it.
+  const work = inHand?.box
+    ? aroundAll([
+        rect(inHand.box),
+        ...zones
+          .filter((zone) => zone.behind)
+          .map((zone) => ({ x: at(zone.at)[0], y: at(zone.at)[1], width: 0, height: 0 })),
+      ])
+    : null
   return (
-    <svg
-      viewBox={`0 ${-band} ${width} ${height + 2 * band}`}
-      className="w-full"
-      style={{ maxHeight: 280 }}
-      role="group"
-      aria-label={`${machine.model} ${view === 'top' ? 'from above' : 'from the left'}`}
+    <MachineCanvas
+      machine={machine}
+      body={body}
+      view={view}
+      head={head ?? <p className="mt-2 text-small text-quiet">{viewWords(view)}</p>}
+      still={still}
+      label={`${machine.model} ${viewWords(view).replace(/,.*/, '').toLowerCase()}`}
+      work={work}
+      maxHeight={still ? 210 : 340}
+      hidden={partsOff(machine, (cover) => isOff(state, cover))}
+      band={zones.length > 0 ? 27 : 0}
+      names={(paper) => <ZoneNames zones={zones} paper={paper} />}
     >
-      <MachinePicture machine={machine} view={view} unit={unit} />
-      {others.map((cover) => (
-        <rect
-          key={cover.id}
-          {...rectOf(cover.box, view, across)}
-          rx={roundOf(cover.box, view)}
-          fill="none"
-          stroke="var(--line)"
-          strokeWidth={1.2 * unit}
-        />
-      ))}
-      {shown.map((cover) => (
-        <DrawnCover
-          key={cover.id}
-          cover={cover}
-          view={view}
-          across={across}
-          unit={unit}
-          number={(plan?.removals.findIndex((removal) => removal.cover.id === cover.id) ?? -1) + 1}
-          off={isOff(state, cover)}
-          current={cover.id === current}
-          onPick={() => onPick(cover.id)}
-        />
-      ))}
-      <Zones zones={zones} labels={labels} across={across} unit={unit} />
-    </svg>
+      {(paper) => (
+        <>
+          {others.map((cover) => (
+            <CoverShape
+              key={cover.id}
+              cover={cover}
+              paper={paper}
+              view={view}
+              look={{ fill: 'none', stroke: 'var(--line)', strokeWidth: 1.2 * paper.unit }}
+            />
+          ))}
+          {shown.map((cover) => (
+            <DrawnCover
+              key={cover.id}
+              cover={cover}
+              view={view}
+              paper={paper}
+              number={(plan?.removals.findIndex((removal) => removal.cover.id === cover.id) ?? -1) + 1}
+              off={isOff(state, cover)}
+              current={cover.id === current}
+              second={still}
+              onPick={() => onPick(cover.id)}
+            />
+          ))}
+          <Zones zones={zones} paper={paper} />
+        </>
+      )}
+    </MachineCanvas>
   )
-}
-
-function rectOf(box: Box | undefined, view: View, across: (value: number) => number) {
-  if (!box) return { x: 0, y: 0, width: 0, height: 0 }
-  const size = view === 'top' ? box.width : box.height
-  return {
-    x: box.x - box.length / 2 + rim,
-    y: across(view === 'top' ? box.y : box.z) - size / 2,
-    width: box.length,
-    height: size,
-  }
 }
 
 function isOff(state: JobState, cover: Cover): boolean {
@@ -101,40 +157,72 @@ function isOff(state: JobState, cover: Cover): boolean {
   return moved !== undefined && !moved.on
 }
 
-function roundOf(box: Box | undefined, view: View): number {
-  if (!box) return 0
-  return 0.3 * Math.min(box.length, view === 'top' ? box.width : box.height)
+/** A cover by the drawn parts that come off with it; one that is no part of the drawing by its box. */
+function CoverShape({
+  cover,
+  view,
+  paper,
+  look,
+}: {
+  cover: Cover
+  view: View
+  paper: Paper
+  look: SVGProps<SVGPathElement>
+}) {
+  const { machine } = useJob().dossiers
+  const parts = new Set(coverParts(machine, cover))
+  const shapes = machineScene(machine, view).filter(
+    (shape) => shape.tubeM === undefined && shape.tone !== 'open' && parts.has(partIdOf(shape.part)),
+  )
+  if (shapes.length > 0)
+    return (
+      <g transform={paper.transform}>
+        {shapes.map((shape) => (
+          <path key={shape.d} d={shape.d} {...look} />
+        ))}
+      </g>
+    )
+  if (!cover.box) return null
+  const { x, y, width, height } = paper.rect(cover.box)
+  const round = 0.3 * Math.min(width, height)
+  return (
+    <path
+      d={`M${x + round} ${y}h${width - 2 * round}a${round} ${round} 0 0 1 ${round} ${round}v${height - 2 * round}a${round} ${round} 0 0 1 ${-round} ${round}h${2 * round - width}a${round} ${round} 0 0 1 ${-round} ${-round}v${2 * round - height}a${round} ${round} 0 0 1 ${round} ${-round}Z`}
+      {...look}
+    />
+  )
 }
 
 /** A cover in its place, seen through; once it is off its place is dashed. */
 function DrawnCover({
   cover,
   view,
-  across,
-  unit,
+  paper,
   number,
   off,
   current,
+  second,
   onPick,
 }: {
   cover: Cover
   view: View
-  across: (value: number) => number
-  unit: number
+  paper: Paper
   number: number
   off: boolean
   current: boolean
+  /** Drawn a second time: the first has the place in the order of tabs. */
+  second: boolean
   onPick: () => void
 }) {
   const { dossiers } = useJob()
-  const rect = rectOf(cover.box, view, across)
-  const round = roundOf(cover.box, view)
+  const { unit } = paper
+  const rect = cover.box ? paper.rect(cover.box) : paper.shown
   const small = Math.min(rect.width, rect.height) < 18 * unit
   const label = `${number > 0 ? `${number}: ` : ''}${coverName(dossiers, cover.id)}, ${off ? 'off' : 'on'}`
   return (
     <g
       role="button"
-      tabIndex={view === 'top' ? 0 : -1}
+      tabIndex={second ? -1 : 0}
       aria-label={label}
       aria-pressed={current}
       onClick={onPick}
@@ -145,14 +233,17 @@ function DrawnCover({
       }}
       style={{ cursor: 'pointer' }}
     >
-      <rect
-        {...rect}
-        rx={round}
-        fill={off ? 'transparent' : current ? 'var(--paper)' : 'var(--part-near)'}
-        fillOpacity={current ? 0.72 : 0.5}
-        stroke={current ? 'var(--lamp)' : 'var(--ink)'}
-        strokeWidth={(current ? 4 : off ? 1.4 : 1.8) * unit}
-        strokeDasharray={off ? `${5 * unit} ${4 * unit}` : undefined}
+      <CoverShape
+        cover={cover}
+        view={view}
+        paper={paper}
+        look={{
+          fill: off ? 'transparent' : current ? 'var(--paper)' : 'var(--part-near)',
+          fillOpacity: current ? 0.72 : 0.5,
+          stroke: current ? 'var(--lamp)' : 'var(--ink)',
+          strokeWidth: (current ? 4 : off ? 1.4 : 1.8) * unit,
+          strokeDasharray: off ? `${5 * unit} ${4 * unit}` : undefined,
+        }}
       />
       {number > 0 && (
         <text
@@ -179,22 +270,23 @@ function DrawnCover({
 interface ReachedZone {
   id: ZoneId
   name: string
-  x: number
-  y: number
+  at: PointAt
   count: number
   names: string[]
+  /** Of the cover in hand. */
+  behind: boolean
 }
 
 /** Where the plugs, studs and the mount place of this job sit, those behind the cover in hand first. */
-function zonesReached(dossiers: JobDossiers, state: JobState, view: View, current: CoverId | null): ReachedZone[] {
+function zonesReached(dossiers: JobDossiers, state: JobState, current: CoverId | null): ReachedZone[] {
   const { zones } = machineIndex(dossiers.machine)
-  const reached = new Map<ZoneId, ReachedZone & { behind: boolean }>()
+  const reached = new Map<ZoneId, ReachedZone>()
   for (const { target, covers } of accessOf(dossiers, state)?.targets ?? []) {
     const zone = zones.get(target.zone)
     if (!zone?.at) continue
     const known = reached.get(zone.id)
     reached.set(zone.id, {
-      ...{ id: zone.id, name: zone.name, x: zone.at.x, y: view === 'top' ? zone.at.y : zone.at.z },
+      ...{ id: zone.id, name: zone.name, at: zone.at },
       count: (known?.count ?? 0) + 1,
       names: [...(known?.names ?? []), target.name],
       behind: known?.behind === true || (current !== null && covers.includes(current)),
@@ -212,26 +304,71 @@ function labelsThatFit(wanted: readonly LabelWanted[], area: { width: number; he
   return []
 }
 
-/** What a label of the drawing says; a long name is cut. */
+/** What a label of the drawing says: a name as far as its first comma; a long one is cut. */
 function labelOf({ name, count }: ReachedZone): string {
-  const short = name.length > 23 ? `${name.slice(0, 22).trimEnd()}…` : name
+  const [first = name] = name.split(', ')
+  const short = first.length > 26 ? `${first.slice(0, 25).trimEnd()}…` : first
   return count > 1 ? `${short} · ${count}` : short
 }
 
-/** The zones as dots, the first of them named. */
-function Zones({
-  zones,
-  labels,
-  across,
-  unit,
-}: {
-  zones: readonly ReachedZone[]
-  labels: readonly LabelPlaced[]
-  across: (value: number) => number
-  unit: number
-}) {
+/** The zones as dots with how many things are there. */
+function Zones({ zones, paper: { at, unit } }: { zones: readonly ReachedZone[]; paper: Paper }) {
   return (
     <g aria-hidden>
+      {zones.map((zone) => {
+        const [x, y] = at(zone.at)
+        return (
+          <g key={zone.id}>
+            <title>{zone.names.join(', ')}</title>
+            <circle
+              cx={x}
+              cy={y}
+              r={(5 + 1.5 * Math.min(zone.count, 6)) * unit}
+              fill="var(--data)"
+              stroke="var(--ground)"
+              strokeWidth={2 * unit}
+            />
+            {zone.count > 1 && (
+              <text
+                x={x}
+                y={y}
+                fontSize={12 * unit}
+                fontWeight={700}
+                textAnchor="middle"
+                dominantBaseline="central"
+                fill="var(--ground)"
+                className="figures"
+              >
+                {zone.count}
+              </text>
+            )}
+          </g>
+        )
+      })}
+    </g>
+  )
+}
+
+/** Of the zones that are shown the first by name, over and under the picture. */
+function ZoneNames({ zones, paper: { at, shown, unit } }: { zones: readonly ReachedZone[]; paper: Paper }) {
+  const seen = zones.flatMap((zone) => {
+    const [x, y] = at(zone.at)
+    const inside = x >= shown.x && x <= shown.x + shown.width && y >= shown.y && y <= shown.y + shown.height
+    return inside ? [{ zone, x: x - shown.x, y: y - shown.y }] : []
+  })
+  const labels = labelsThatFit(
+    seen.map(({ zone, x, y }) => ({
+      id: zone.id,
+      at: { x, y },
+      // As wide as such letters are at the most.
+      width: labelOf(zone).length * 7.9 * unit,
+      height: 19 * unit,
+    })),
+    { width: shown.width, height: shown.height },
+    5 * unit,
+  )
+  return (
+    <g transform={`translate(${shown.x} ${shown.y})`} aria-hidden>
       {labels.map(({ id, leader }) => (
         <path
           key={id}
@@ -239,33 +376,6 @@ function Zones({
           stroke="var(--data)"
           strokeWidth={1.2 * unit}
         />
-      ))}
-      {zones.map((zone) => (
-        <g key={zone.id}>
-          <title>{zone.names.join(', ')}</title>
-          <circle
-            cx={zone.x + rim}
-            cy={across(zone.y)}
-            r={(5 + 1.5 * Math.min(zone.count, 6)) * unit}
-            fill="var(--data)"
-            stroke="var(--ground)"
-            strokeWidth={2 * unit}
-          />
-          {zone.count > 1 && (
-            <text
-              x={zone.x + rim}
-              y={across(zone.y)}
-              fontSize={12 * unit}
-              fontWeight={700}
-              textAnchor="middle"
-              dominantBaseline="central"
-              fill="var(--ground)"
-              className="figures"
-            >
-              {zone.count}
-            </text>
-          )}
-        </g>
       ))}
       {labels.map((label) => {
         const zone = zones.find(({ id }) => id === label.id)

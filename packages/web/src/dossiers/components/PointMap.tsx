@@ -1,7 +1,7 @@
 import { routePoints, withPointAt, type Body, type Machine, type PointAt } from '@tidy-badger/core/dossiers'
 import { passagePoints } from '@tidy-badger/core/routing'
 import { useRef, type KeyboardEvent } from 'react'
-import { bodyView, type View } from '@tidy-badger/core/access'
+import { bodyView, type View } from '@tidy-badger/core/drawing'
 import { MachinePicture } from '../../machine-view/index.ts'
 import { changeDraft } from '../draftStore.ts'
 

@@ -9,7 +9,7 @@ import {
 import { ImageUp } from 'lucide-react'
 import { useState } from 'react'
 import { notice } from '../../ui/notices.ts'
-import type { View } from '@tidy-badger/core/access'
+import type { View } from '@tidy-badger/core/drawing'
 import { Button } from '../../ui/Button.tsx'
 import { FileButton } from '../../ui/FileButton.tsx'
 import { changeDraft, useDraft } from '../draftStore.ts'

@@ -1,5 +1,13 @@
-import { edgeHairs, machineScene, type DrawnMachine, type Shape } from '@tidy-badger/core/drawing'
-import { bodyView, viewRimM as rim, type View } from '@tidy-badger/core/access'
+import type { DrawnPartId } from '@tidy-badger/core/dossiers'
+import {
+  bodyView,
+  edgeHairs,
+  machineScene,
+  partIdOf,
+  type DrawnMachine,
+  type Shape,
+  type View,
+} from '@tidy-badger/core/drawing'
 import { memo, useId } from 'react'
 
 /** The machine drawn of its parts, axes in metres. @param unit width of a hair on the screen, m */
@@ -7,20 +15,18 @@ export const MachineShapes = memo(function MachineShapes({
   machine,
   view,
   unit,
+  hidden,
 }: {
   machine: DrawnMachine
   view: View
   unit: number
+  hidden?: ReadonlySet<DrawnPartId>
 }) {
   const hatch = useId()
   const { body } = machine
   if (!body) return null
   return (
-    <g
-      transform={`translate(${rim} ${bodyView(body, view).across(0)}) scale(1 -1)`}
-      strokeLinejoin="round"
-      strokeLinecap="round"
-    >
+    <g transform={bodyView(body, view).transform} strokeLinejoin="round" strokeLinecap="round">
       <defs>
         {/* What gets hot is seen without colour as well. */}
         <pattern
@@ -34,9 +40,11 @@ export const MachineShapes = memo(function MachineShapes({
           <path d={`M0 0V${6 * unit}`} stroke="var(--part-edge)" strokeOpacity={0.45} strokeWidth={1.2 * unit} />
         </pattern>
       </defs>
-      {machineScene(machine, view).map((shape, i) => (
-        <OneShape key={i} shape={shape} unit={unit} fill={shape.tone === 'hot' ? `url(#${hatch})` : fillOf(shape)} />
-      ))}
+      {machineScene(machine, view).map((shape, i) =>
+        hidden?.has(partIdOf(shape.part)) ? null : (
+          <OneShape key={i} shape={shape} unit={unit} fill={shape.tone === 'hot' ? `url(#${hatch})` : fillOf(shape)} />
+        ),
+      )}
     </g>
   )
 })

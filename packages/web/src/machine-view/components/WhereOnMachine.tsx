@@ -1,5 +1,4 @@
-import { bodyView, type View, viewRimM } from '@tidy-badger/core/access'
-import { viewFor, whereWords } from '@tidy-badger/core/drawing'
+import { bodyView, viewFor, viewRimM, whereWords, type View } from '@tidy-badger/core/drawing'
 import type { Machine, PointAt } from '@tidy-badger/core/dossiers'
 import { MachinePicture } from './MachinePicture.tsx'
 

@@ -160,7 +160,14 @@ function PlaceColumn({
         )}
       </header>
       <div>
-        <RouteDrawing machine={dossiers.machine} kit={dossiers.kit} loom={item} views={['side']} maxHeight={190} />
+        <RouteDrawing
+          machine={dossiers.machine}
+          kit={dossiers.kit}
+          loom={item}
+          views={['side']}
+          maxHeight={190}
+          still
+        />
       </div>
       {!item.feasible && (
         <ul role="alert">

@@ -13,8 +13,8 @@ import {
   trunkPart,
 } from '@tidy-badger/core/routing'
 import { useMemo } from 'react'
-import { bodyView, type View } from '@tidy-badger/core/access'
-import { MachinePicture } from '../../machine-view/index.ts'
+import { aroundAll, bodyView, viewWords, type BodyView, type Rect, type View } from '@tidy-badger/core/drawing'
+import { MachineCanvas } from '../../machine-view/index.ts'
 import { HazardMark } from './HazardMark.tsx'
 
 /** The loom is drawn so much thicker than it is, to be seen at all. */
@@ -31,9 +31,9 @@ export interface RouteDrawingProps {
   /** Lines drawn instead of the planned ones, for what was built otherwise. */
   built?: ReadonlyMap<LoomPartId, readonly PassageId[]>
   ties?: ReadonlySet<PassageId>
-  whole?: boolean
   views?: readonly View[]
   maxHeight?: number
+  still?: boolean
 }
 
 /** The machine from above and from the left, the hazards of its passages, and the loom in it. */
@@ -46,9 +46,6 @@ export function RouteDrawing(props: RouteDrawingProps) {
     <div className="flex min-w-0 flex-1 flex-col gap-2">
       {views.map((view) => (
         <figure key={view} className="min-w-0">
-          <figcaption className="text-small text-quiet">
-            {view === 'top' ? 'From above, front to the left' : 'From the left'}
-          </figcaption>
           <OneView {...props} view={view} lines={lines} frame={frame} />
         </figure>
       ))}
@@ -73,126 +70,136 @@ function OneView({
   onPick,
   marking,
   ties,
-  whole,
   view,
   lines,
   frame,
-  maxHeight = 300,
+  maxHeight = 290,
+  still,
 }: RouteDrawingProps & { view: View; lines: LoomLine[]; frame: Frame | null }) {
   const { body } = machine
   if (!body) return null
-  const { width, height, along, across } = bodyView(body, view)
-  const box = boxOf(whole ? null : frame, view, { width, height, along, across })
-  const unit = Math.max(box.width / 430, box.height / maxHeight)
-  const at = (point: PointAt): [number, number] => [along(point.x), across(view === 'top' ? point.y : point.z)]
-  const path = (points: readonly PointAt[]) =>
-    points.map((point, i) => `${i === 0 ? 'M' : 'L'}${at(point)[0].toFixed(4)} ${at(point)[1].toFixed(4)}`).join('')
   const used = new Set(
     [loom.trunk, ...loom.branches].flatMap((item) => item.stretches.map((stretch) => stretch.passage)),
   )
   const module = placePoint(machine, loom.place.id)
   const sorted = [...lines].sort((a, b) => rank(a.part, part) - rank(b.part, part))
   return (
-    <svg
-      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
-      className="w-full rounded-lg bg-paper"
-      style={{ maxHeight }}
-      role="group"
-      aria-label={`Loom on the ${machine.model} ${view === 'top' ? 'from above' : 'from the left'}`}
+    <MachineCanvas
+      machine={machine}
+      body={body}
+      view={view}
+      label={`Loom on the ${machine.model} ${viewWords(view).replace(/,.*/, '').toLowerCase()}`}
+      work={workOf(
+        lines.filter((line) => line.part === part),
+        frame,
+        bodyView(body, view),
+      )}
+      maxHeight={maxHeight}
+      faint
+      still={still}
+      head={<figcaption className="text-small text-quiet">{viewWords(view)}</figcaption>}
     >
-      <g opacity={0.55}>
-        <MachinePicture machine={machine} view={view} unit={unit} />
-      </g>
-      {(machine.passages ?? []).map((passage) => {
-        const points = passagePoints(machine, passage.id)
-        if (points.length < 2) return null
-        const barred = passage.hazards.some((hazard) => hazard.kind === 'barred')
-        const lies = marking?.lies.includes(passage.id)
+      {(paper) => {
+        const { at, unit } = paper
+        const path = (points: readonly PointAt[]) =>
+          points
+            .map((point, i) => `${i === 0 ? 'M' : 'L'}${at(point)[0].toFixed(4)} ${at(point)[1].toFixed(4)}`)
+            .join('')
         return (
-          <g key={passage.id}>
-            <path
-              d={path(points)}
-              fill="none"
-              stroke={barred ? 'var(--stop)' : 'var(--quiet)'}
-              strokeWidth={(lies ? 3.5 : 1.3) * unit}
-              strokeDasharray={lies ? undefined : `${1.5 * unit} ${4 * unit}`}
-              strokeLinecap="round"
-            />
-            {marking && (
-              <path
-                d={path(points)}
-                fill="none"
-                stroke="var(--lamp)"
-                strokeOpacity={lies ? 0.5 : 0.12}
-                strokeWidth={15 * unit}
-                strokeLinecap="round"
-                style={{ cursor: 'pointer' }}
-                onClick={() => marking.toggle(passage.id)}
+          <>
+            {(machine.passages ?? []).map((passage) => {
+              const points = passagePoints(machine, passage.id)
+              if (points.length < 2) return null
+              const barred = passage.hazards.some((hazard) => hazard.kind === 'barred')
+              const lies = marking?.lies.includes(passage.id)
+              return (
+                <g key={passage.id}>
+                  <path
+                    d={path(points)}
+                    fill="none"
+                    stroke={barred ? 'var(--stop)' : 'var(--quiet)'}
+                    strokeWidth={(lies ? 3.5 : 1.3) * unit}
+                    strokeDasharray={lies ? undefined : `${1.5 * unit} ${4 * unit}`}
+                    strokeLinecap="round"
+                  />
+                  {marking && (
+                    <path
+                      d={path(points)}
+                      fill="none"
+                      stroke="var(--lamp)"
+                      strokeOpacity={lies ? 0.5 : 0.12}
+                      strokeWidth={15 * unit}
+                      strokeLinecap="round"
+                      style={{ cursor: 'pointer' }}
+                      onClick={() => marking.toggle(passage.id)}
+                    />
+                  )}
+                </g>
+              )
+            })}
+            {sorted.map((line) => (
+              <LoomPath
+                key={line.part}
+                d={path(line.points)}
+                width={Math.max(2.2 * unit, (line.diameterMm / 1000) * thicker)}
+                colour={branchColour(kit, line.part)}
+                picked={line.part === part}
+                quiet={part !== null && part !== undefined && line.part !== part && line.part !== trunkPart}
+                unit={unit}
+                onPick={onPick && !marking ? () => onPick(line.part) : undefined}
               />
-            )}
-          </g>
-        )
-      })}
-      {sorted.map((line) => (
-        <LoomPath
-          key={line.part}
-          d={path(line.points)}
-          width={Math.max(2.2 * unit, (line.diameterMm / 1000) * thicker)}
-          colour={branchColour(kit, line.part)}
-          picked={line.part === part}
-          quiet={part !== null && part !== undefined && line.part !== part && line.part !== trunkPart}
-          unit={unit}
-          onPick={onPick && !marking ? () => onPick(line.part) : undefined}
-        />
-      ))}
-      {(machine.passages ?? []).map((passage) => {
-        const points = passagePoints(machine, passage.id)
-        if (points.length < 2 || passage.hazards.length === 0) return null
-        const middle = middleOf(points.map(at))
-        const strong = used.has(passage.id) || (marking?.lies.includes(passage.id) ?? false)
-        const size = (strong ? 1.3 : 0.9) * unit
-        return (
-          <g key={passage.id} opacity={strong ? 1 : 0.55} aria-hidden>
-            {passage.hazards.map((hazard, i) => (
-              <g
-                key={i}
-                transform={`translate(${middle[0] + (i - (passage.hazards.length - 1) / 2) * 13 * size} ${middle[1] - 9 * size}) scale(${size})`}
-              >
-                <circle r={6.6} fill="var(--paper)" opacity={0.85} />
-                <HazardMark hazard={hazard} />
-              </g>
             ))}
-          </g>
-        )
-      })}
-      {ties &&
-        [...ties].map((passage) => {
-          const points = passagePoints(machine, passage)
-          if (points.length < 2) return null
-          const [x, y] = middleOf(points.map(at))
-          return (
-            <rect
-              key={passage}
-              x={x - 2.5 * unit}
-              y={y - 5.5 * unit}
-              width={5 * unit}
-              height={11 * unit}
-              rx={1.5 * unit}
-              fill="var(--ink)"
-              aria-hidden
+            {(machine.passages ?? []).map((passage) => {
+              const points = passagePoints(machine, passage.id)
+              if (points.length < 2 || passage.hazards.length === 0) return null
+              const middle = middleOf(points.map(at))
+              const strong = used.has(passage.id) || (marking?.lies.includes(passage.id) ?? false)
+              const size = (strong ? 1.3 : 0.9) * unit
+              return (
+                <g key={passage.id} opacity={strong ? 1 : 0.55} aria-hidden>
+                  {passage.hazards.map((hazard, i) => (
+                    <g
+                      key={i}
+                      transform={`translate(${middle[0] + (i - (passage.hazards.length - 1) / 2) * 13 * size} ${middle[1] - 9 * size}) scale(${size})`}
+                    >
+                      <circle r={6.6} fill="var(--paper)" opacity={0.85} />
+                      <HazardMark hazard={hazard} />
+                    </g>
+                  ))}
+                </g>
+              )
+            })}
+            {ties &&
+              [...ties].map((passage) => {
+                const points = passagePoints(machine, passage)
+                if (points.length < 2) return null
+                const [x, y] = middleOf(points.map(at))
+                return (
+                  <rect
+                    key={passage}
+                    x={x - 2.5 * unit}
+                    y={y - 5.5 * unit}
+                    width={5 * unit}
+                    height={11 * unit}
+                    rx={1.5 * unit}
+                    fill="var(--ink)"
+                    aria-hidden
+                  />
+                )
+              })}
+            {module && <ModuleBox at={at(module)} unit={unit} name={kit.model.replace(/,.*/, '')} />}
+            <EndTags
+              loom={loom}
+              machine={machine}
+              at={at}
+              unit={unit}
+              part={part ?? null}
+              onPick={marking ? undefined : onPick}
             />
-          )
-        })}
-      {module && <ModuleBox at={at(module)} unit={unit} name={kit.model.replace(/,.*/, '')} />}
-      <EndTags
-        loom={loom}
-        machine={machine}
-        at={at}
-        unit={unit}
-        part={part ?? null}
-        onPick={marking ? undefined : onPick}
-      />
-    </svg>
+          </>
+        )
+      }}
+    </MachineCanvas>
   )
 }
 
@@ -338,17 +345,14 @@ function middleOf(points: readonly [number, number][]): [number, number] {
   return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
 }
 
-/** What is shown of a view: the loom with room around it, never narrower than half as wide as high. */
-function boxOf(
-  frame: Frame | null,
-  view: View,
-  whole: { width: number; height: number; along: (x: number) => number; across: (value: number) => number },
-) {
-  if (!frame) return { x: 0, y: 0, width: whole.width, height: whole.height }
-  const [a, b] = view === 'top' ? [frame.low.y, frame.high.y] : [frame.low.z, frame.high.z]
-  const [one, other] = [whole.across(a), whole.across(b)]
-  const [top, bottom] = [Math.min(one, other), Math.max(one, other)]
-  const [left, right] = [whole.along(frame.low.x), whole.along(frame.high.x)]
-  const width = Math.max(right - left, (bottom - top) * 1.3)
-  return { x: left - (width - (right - left)) / 2, y: top, width, height: bottom - top }
+/** Where the work is: the branch in hand, or the whole loom. */
+function workOf(picked: readonly LoomLine[], frame: Frame | null, { at }: BodyView): Rect | null {
+  const points = picked.flatMap((line) => line.points)
+  const corners = points.length > 1 ? points : frame ? [frame.low, frame.high] : []
+  return aroundAll(
+    corners.map((point) => {
+      const [x, y] = at(point)
+      return { x, y, width: 0, height: 0 }
+    }),
+  )
 }

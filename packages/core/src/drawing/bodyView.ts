@@ -1,0 +1,96 @@
+import type { Body, Box, Cover, PointAt, WayFrom } from '../dossiers/index.ts'
+
+/** From where a machine is seen: from above, from its left side, from its right one, from below. */
+export const views = ['top', 'side', 'right', 'below'] as const
+export type View = (typeof views)[number]
+
+/** Room around the machine in a view, m. */
+export const viewRimM = 0.12
+
+export interface Rect {
+  x: number
+  y: number
+  width: number
+  height: number
+}
+
+/** How a machine's own axes lie in a view, m on the paper from its upper left corner. */
+export interface BodyView {
+  width: number
+  height: number
+  /** From the front end rearwards. */
+  along: (x: number) => number
+  /** From a side: up from the ground. From above or below: from the middle to the right. */
+  across: (value: number) => number
+  at: (point: PointAt) => [x: number, y: number]
+  rect: (box: Box) => Rect
+  /** What turns a drawing in the machine's own axes into this view, as an SVG transform. */
+  transform: string
+}
+
+/**
+ * A machine in a view. From above, from below and from the left its front is to the left, from the right to the right. From above its left
+ * is at the bottom of the paper, as the left hand of somebody who looks to the left; from below at the top.
+ */
+export function bodyView(body: Body, view: View): BodyView {
+  const flat = isFlat(view)
+  const [low, high] = flat ? [-body.widthM / 2, body.widthM / 2] : [0, body.heightM]
+  const along = (x: number) => (view === 'right' ? body.lengthM - x : x) + viewRimM
+  const across = (value: number) => (view === 'below' ? value - low : high - value) + viewRimM
+  return {
+    width: body.lengthM + 2 * viewRimM,
+    height: high - low + 2 * viewRimM,
+    along,
+    across,
+    at: (point) => [along(point.x), across(flat ? point.y : point.z)],
+    rect: (box) => {
+      const size = flat ? box.width : box.height
+      return {
+        x: along(box.x) - box.length / 2,
+        y: across(flat ? box.y : box.z) - size / 2,
+        width: box.length,
+        height: size,
+      }
+    },
+    transform: `translate(${along(0)} ${across(0)}) scale(${view === 'right' ? -1 : 1} ${view === 'below' ? 1 : -1})`,
+  }
+}
+
+/** Whether it shows how things lie across the machine, not how high. */
+export function isFlat(view: View): boolean {
+  return view === 'top' || view === 'below'
+}
+
+/** From where a point of a machine is shown: into the bay of a car or pickup from above, all others from their left side. */
+export function viewFor({ form }: Body): 'side' | 'top' {
+  return form === 'car' || form === 'pickup' ? 'top' : 'side'
+}
+
+/** From where one sees what a hand reaches from there. */
+export function viewFrom(body: Body, from: WayFrom): View {
+  if (from === 'above') return 'top'
+  if (from === 'below') return 'below'
+  if (from === 'left') return 'side'
+  if (from === 'right') return 'right'
+  return viewFor(body)
+}
+
+/** From where a cover is shown: from below where a hand comes from there, one that lies to a side from that side, else as things are reached. */
+export function viewOfCover(body: Body, { box }: Pick<Cover, 'box'>, from: WayFrom | null): View {
+  if (from === 'below') return 'below'
+  const aside = box ? box.y / body.widthM : 0
+  if (aside < -0.18) return 'side'
+  if (aside > 0.18) return 'right'
+  return viewFrom(body, from ?? 'above')
+}
+
+const words: Record<View, string> = {
+  top: 'From above, front to the left',
+  side: 'From the left',
+  right: 'From the right, front to the right',
+  below: 'From below, front to the left',
+}
+
+export function viewWords(view: View): string {
+  return words[view]
+}

@@ -1,0 +1,29 @@
+import type { DrawnPartChange, DrawnPartId } from '../dossiers/index.ts'
+import { asId } from '../shared/index.ts'
+import { movedPath, pathLines } from './path.ts'
+import type { Point, Scene } from './scene.ts'
+
+/** The id of a part by its name: parts of one name are one part of the list. */
+export function partIdOf(name: string): DrawnPartId {
+  return asId(name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-'))
+}
+
+/** A scene with what a machine has otherwise: parts moved, of another size about their own middle, or not there. */
+export function changed(scene: Scene, changes: readonly DrawnPartChange[], view: 'side' | 'top'): Scene {
+  if (changes.length === 0) return scene
+  const byId = new Map(changes.map((change) => [change.id, change]))
+  const middles = new Map<DrawnPartId, Point>()
+  for (const id of byId.keys()) {
+    const points = scene.filter((shape) => partIdOf(shape.part) === id).flatMap(({ d }) => pathLines(d).flat())
+    const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
+    middles.set(id, [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2])
+  }
+  return scene.flatMap((shape) => {
+    const change = byId.get(partIdOf(shape.part))
+    if (!change) return [shape]
+    if (change.gone) return []
+    const { dx = 0, dy = 0, dz = 0, size = 1 } = change
+    const d = movedPath(shape.d, middles.get(change.id) ?? [0, 0], size, [dx, view === 'side' ? dz : dy])
+    return [{ ...shape, d, ...(shape.tubeM === undefined ? {} : { tubeM: shape.tubeM * size }) }]
+  })
+}

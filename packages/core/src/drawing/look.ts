@@ -1,0 +1,72 @@
+import type { Rect } from './bodyView.ts'
+
+/** What of a picture is shown: so many times as large, from this corner, in the picture's own units. */
+export interface Look {
+  x: number
+  y: number
+  zoom: number
+}
+
+/** The size of a picture, in its own units. */
+export interface Whole {
+  width: number
+  height: number
+}
+
+/** As near as one comes. */
+export const mostZoom = 8
+
+/** All of it. */
+export const wholeLook: Look = { x: 0, y: 0, zoom: 1 }
+
+/** What is shown, in the picture's units; of the picture's own shape, and never beyond its edge. */
+export function shownBy({ x, y, zoom }: Look, { width, height }: Whole): Rect {
+  return { x, y, width: width / zoom, height: height / zoom }
+}
+
+function kept({ x, y, zoom }: Look, { width, height }: Whole): Look {
+  const least = Math.max(1, Math.min(mostZoom, zoom))
+  const within = (value: number, size: number) => Math.max(0, Math.min(size - size / least, value))
+  return { x: within(x, width), y: within(y, height), zoom: least }
+}
+
+/** Nearer or farther, so that what is at a point stays there where the edge allows it. */
+export function zoomed(look: Look, whole: Whole, factor: number, [px, py]: readonly [number, number]): Look {
+  const zoom = Math.max(1, Math.min(mostZoom, look.zoom * factor))
+  const share = look.zoom / zoom
+  return kept({ x: px - (px - look.x) * share, y: py - (py - look.y) * share, zoom }, whole)
+}
+
+/** Pushed along by so much, in the picture's units. */
+export function pushed(look: Look, whole: Whole, [dx, dy]: readonly [number, number]): Look {
+  return kept({ ...look, x: look.x + dx, y: look.y + dy }, whole)
+}
+
+/** How near one comes by itself to show a thing: it is seen with what lies around it. */
+const mostByItself = 2.5
+
+/** A place of the picture in the middle, as near as it can be with the same room again around it. */
+export function lookAt(target: Rect, whole: Whole): Look {
+  const fits = Math.min(whole.width / (2 * target.width), whole.height / (2 * target.height), mostByItself)
+  const zoom = Math.max(1, fits)
+  return kept(
+    {
+      x: target.x + target.width / 2 - whole.width / zoom / 2,
+      y: target.y + target.height / 2 - whole.height / zoom / 2,
+      zoom,
+    },
+    whole,
+  )
+}
+
+/** The smallest place that holds all of them; null for none. */
+export function around(rects: readonly Rect[]): Rect | null {
+  if (rects.length === 0) return null
+  const [x, y] = [Math.min(...rects.map((rect) => rect.x)), Math.min(...rects.map((rect) => rect.y))]
+  return {
+    x,
+    y,
+    width: Math.max(...rects.map((rect) => rect.x + rect.width)) - x,
+    height: Math.max(...rects.map((rect) => rect.y + rect.height)) - y,
+  }
+}

@@ -1,0 +1,204 @@
+import {
+  bodyView,
+  lookAt,
+  pushed,
+  shownBy,
+  wholeLook,
+  zoomed,
+  type BodyView,
+  type DrawnMachine,
+  type Look,
+  type Rect,
+  type View,
+} from '@tidy-badger/core/drawing'
+import type { Body, DrawnPartId } from '@tidy-badger/core/dossiers'
+import { Minus, Plus } from 'lucide-react'
+import { Suspense, useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react'
+import { later } from '../../ui/comesLater.tsx'
+import { MachinePicture } from './MachinePicture.tsx'
+
+const DrawingGestures = later(async () => (await import('./DrawingGestures.tsx')).DrawingGestures)
+
+/** What a drawing over the machine is put on. */
+export interface Paper extends BodyView {
+  /** Width of a hair on the screen, m. */
+  unit: number
+  shown: Rect
+}
+
+/** One step nearer by a key or button. */
+const step = 1.5
+
+/**
+ * The machine in one view, with what a station draws over it: the place of work large, the whole machine small with a frame. It follows the
+ * work by itself until a hand moves it: fingers, wheel, buttons, or the keys plus, minus, 0 and arrows once it has the focus.
+ * @param props.work where the work is, in the picture; null shows all
+ * @param props.names drawn over and under the picture, in a band so high (hairs)
+ */
+export function MachineCanvas({
+  machine,
+  body,
+  view,
+  label,
+  work,
+  maxHeight,
+  hidden,
+  faint = false,
+  still = false,
+  head,
+  band = 0,
+  children,
+  names,
+}: {
+  machine: DrawnMachine
+  body: Body
+  view: View
+  label: string
+  work: Rect | null
+  maxHeight: number
+  hidden?: ReadonlySet<DrawnPartId>
+  /** Stands above it, beside its buttons. */
+  head?: ReactNode
+  /** Without buttons, one of several that are compared. */
+  still?: boolean
+  /** Behind something that counts more. */
+  faint?: boolean
+  band?: number
+  children: (paper: Paper) => ReactNode
+  names?: (paper: Paper) => ReactNode
+}) {
+  const whole = bodyView(body, view)
+  const byItself = work ? lookAt(work, whole) : wholeLook
+  const followed = JSON.stringify([view, work])
+  const [hand, setHand] = useState<{ while: string; look: Look } | null>(null)
+  // Where a hand put it counts until the work goes on elsewhere.
+  const look = hand?.while === followed ? hand.look : byItself
+  const change = (make: (now: Look) => Look) =>
+    setHand((before) => ({ while: followed, look: make(before?.while === followed ? before.look : byItself) }))
+  const svg = useRef<SVGSVGElement>(null)
+  const clip = useId()
+  const shown = shownBy(look, whole)
+  const unit = Math.max(shown.width / 430, shown.height / maxHeight)
+  const paper: Paper = { ...whole, unit, shown }
+  const rim = band * unit
+  const middle: [number, number] = [shown.x + shown.width / 2, shown.y + shown.height / 2]
+  const nearer = (factor: number) => change((now) => zoomed(now, whole, factor, middle))
+  const keys: Record<string, () => void> = {
+    '+': () => nearer(step),
+    '=': () => nearer(step),
+    '-': () => nearer(1 / step),
+    '0': () => change(() => wholeLook),
+    ArrowLeft: () => change((now) => pushed(now, whole, [-shown.width / 6, 0])),
+    ArrowRight: () => change((now) => pushed(now, whole, [shown.width / 6, 0])),
+    ArrowUp: () => change((now) => pushed(now, whole, [0, -shown.height / 6])),
+    ArrowDown: () => change((now) => pushed(now, whole, [0, shown.height / 6])),
+  }
+  const onKeyDown = (event: KeyboardEvent) => {
+    const act = keys[event.key]
+    if (!act || event.ctrlKey || event.metaKey || event.altKey) return
+    event.preventDefault()
+    event.stopPropagation()
+    act()
+  }
+  /** A point of the screen in the picture. */
+  const onPicture = (x: number, y: number): [number, number] => {
+    const matrix = svg.current?.getScreenCTM?.()
+    if (!matrix) return middle
+    const point = new DOMPoint(x, y).matrixTransform(matrix.inverse())
+    return [point.x, point.y]
+  }
+  const push = (dx: number, dy: number) => {
+    const [from, to] = [onPicture(0, 0), onPicture(dx, dy)]
+    change((now) => pushed(now, whole, [from[0] - to[0], from[1] - to[1]]))
+  }
+  return (
+    <div className="min-w-0">
+      <div className="mb-1 flex flex-wrap items-center gap-x-3 gap-y-1">
+        {head}
+        {!still && (
+          <div className="ml-auto flex items-center gap-1">
+            {look.zoom > 1 && (
+              <MapButton label={`All of it, ${label}`} onClick={() => change(() => wholeLook)}>
+                <WholeMachine machine={machine} view={view} whole={whole} shown={shown} hidden={hidden} />
+              </MapButton>
+            )}
+            <MapButton label={`Nearer, ${label}`} onClick={() => nearer(step)}>
+              <Plus aria-hidden size={18} />
+            </MapButton>
+            <MapButton label={`Farther, ${label}`} onClick={() => nearer(1 / step)}>
+              <Minus aria-hidden size={18} />
+            </MapButton>
+          </div>
+        )}
+      </div>
+      {/* Its keys move what is seen; what is drawn in it has keys of its own. */}
+      <svg
+        ref={svg}
+        viewBox={`${shown.x} ${shown.y - rim} ${shown.width} ${shown.height + 2 * rim}`}
+        className="w-full rounded-lg outline-offset-2"
+        style={{ maxHeight, touchAction: look.zoom > 1 ? 'none' : 'pan-y' }}
+        role="group"
+        aria-label={label}
+        aria-keyshortcuts="+ - 0 ArrowLeft ArrowRight ArrowUp ArrowDown"
+        tabIndex={0}
+        onKeyDown={onKeyDown}
+      >
+        <clipPath id={clip}>
+          <rect {...shown} />
+        </clipPath>
+        <g clipPath={`url(#${clip})`}>
+          <g opacity={faint ? 0.55 : 1}>
+            <MachinePicture machine={machine} view={view} unit={unit} hidden={hidden} />
+          </g>
+          {children(paper)}
+        </g>
+        {names?.(paper)}
+      </svg>
+      <Suspense fallback={null}>
+        <DrawingGestures
+          target={svg}
+          pushes={look.zoom > 1}
+          onPush={push}
+          onZoom={(factor, [x, y]) => change((now) => zoomed(now, whole, factor, onPicture(x, y)))}
+        />
+      </Suspense>
+    </div>
+  )
+}
+
+/** The whole machine, small, with a frame round what is shown large. */
+function WholeMachine({
+  machine,
+  view,
+  whole,
+  shown,
+  hidden,
+}: {
+  machine: DrawnMachine
+  view: View
+  whole: BodyView
+  shown: Rect
+  hidden?: ReadonlySet<DrawnPartId>
+}) {
+  const unit = whole.width / 130
+  return (
+    <svg viewBox={`0 0 ${whole.width} ${whole.height}`} className="h-9 max-w-[84px]" aria-hidden>
+      <MachinePicture machine={machine} view={view} unit={unit} hidden={hidden} />
+      <rect {...shown} fill="var(--lamp)" fillOpacity={0.18} stroke="var(--lamp)" strokeWidth={2.6 * unit} />
+    </svg>
+  )
+}
+
+function MapButton({ label, onClick, children }: { label: string; onClick: () => void; children: ReactNode }) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      onClick={onClick}
+      className="grid h-11 min-w-11 shrink-0 place-items-center px-1 rounded-lg border-2 border-line bg-paper"
+    >
+      {children}
+    </button>
+  )
+}
