@@ -26,6 +26,14 @@ export default defineConfig({
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
+        // A drawing of a version never changes; without a link it is there as it was.
+        runtimeCaching: [
+          {
+            urlPattern: /\/api\/machines\/[^/]+\/drawing\.svg\?.*version=/,
+            handler: 'CacheFirst',
+            options: { cacheName: 'drawings', expiration: { maxEntries: 200 } },
+          },
+        ],
       },
     }),
     // Made once here, so that the server only hands them out.

@@ -94,3 +94,25 @@ const words: Record<View, string> = {
 export function viewWords(view: View): string {
   return words[view]
 }
+
+/** The smallest place of a view that holds all of the points; null for none. */
+export function aroundPoints(points: readonly PointAt[], { at }: Pick<BodyView, 'at'>): Rect | null {
+  return aroundAll(
+    points.map((point) => {
+      const [x, y] = at(point)
+      return { x, y, width: 0, height: 0 }
+    }),
+  )
+}
+
+/** The smallest place that holds all of them; null for none. */
+export function aroundAll(rects: readonly Rect[]): Rect | null {
+  if (rects.length === 0) return null
+  const [x, y] = [Math.min(...rects.map((rect) => rect.x)), Math.min(...rects.map((rect) => rect.y))]
+  return {
+    x,
+    y,
+    width: Math.max(...rects.map((rect) => rect.x + rect.width)) - x,
+    height: Math.max(...rects.map((rect) => rect.y + rect.height)) - y,
+  }
+}

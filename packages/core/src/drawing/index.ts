@@ -1,6 +1,8 @@
 export type { DrawnMachine } from './drawnFrom.ts'
 export { machineScene } from './machineScene.ts'
 export {
+  aroundAll,
+  aroundPoints,
   bodyView,
   isFlat,
   viewFor,
@@ -13,21 +15,11 @@ export {
   type Rect,
   type View,
 } from './bodyView.ts'
-export {
-  around as aroundAll,
-  lookAt,
-  mostZoom,
-  pushed,
-  shownBy,
-  wholeLook,
-  zoomed,
-  type Look,
-  type Whole,
-} from './look.ts'
+export { lookAt, mostZoom, pushed, shownBy, wholeLook, zoomed, type Look, type Whole } from './look.ts'
 export { whereWords } from './where.ts'
 export { mostLabels, placeLabels, type LabelPlaced, type LabelWanted } from './placeLabels.ts'
 export { tones, type Scene, type Shape, type Tone } from './scene.ts'
-export { edgeHairs, paperInks, sceneMarkup, type Inks } from './sceneMarkup.ts'
+export { edgeHairs, inkKinds, inks, machineSvg, sceneMarkup, type InkKind, type Inks } from './sceneMarkup.ts'
 export { partIdOf } from './changed.ts'
 export { heatNear, partsOf, type DrawnPart, type HeatNear } from './partsOf.ts'
 export { coverParts, partsOff } from './covers.ts'

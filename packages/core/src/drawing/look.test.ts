@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { around, lookAt, mostZoom, pushed, shownBy, wholeLook, zoomed, type Look, type Whole } from './look.ts'
+import { aroundAll } from './bodyView.ts'
+import { lookAt, mostZoom, pushed, shownBy, wholeLook, zoomed, type Look, type Whole } from './look.ts'
 
 const whole: Whole = { width: 4, height: 2 }
 const share = fc.double({ min: 0, max: 1, noNaN: true })
@@ -61,11 +62,11 @@ describe('what of a picture is shown', () => {
 
   test('out again is the whole, and around several is what holds them', () => {
     expect(zoomed({ x: 1, y: 1, zoom: 4 }, whole, 0.01, [3, 1])).toEqual(wholeLook)
-    expect(around([])).toBeNull()
+    expect(aroundAll([])).toBeNull()
     const [one, other] = [
       { x: 1, y: 1, width: 1, height: 0.5 },
       { x: 0.5, y: 1.2, width: 0.2, height: 0.6 },
     ]
-    expect(around([one, other])).toMatchObject({ x: 0.5, y: 1, width: 1.5 })
+    expect(aroundAll([one, other])).toMatchObject({ x: 0.5, y: 1, width: 1.5 })
   })
 })

@@ -58,15 +58,3 @@ export function lookAt(target: Rect, whole: Whole): Look {
     whole,
   )
 }
-
-/** The smallest place that holds all of them; null for none. */
-export function around(rects: readonly Rect[]): Rect | null {
-  if (rects.length === 0) return null
-  const [x, y] = [Math.min(...rects.map((rect) => rect.x)), Math.min(...rects.map((rect) => rect.y))]
-  return {
-    x,
-    y,
-    width: Math.max(...rects.map((rect) => rect.x + rect.width)) - x,
-    height: Math.max(...rects.map((rect) => rect.y + rect.height)) - y,
-  }
-}

@@ -1,3 +1,6 @@
+import type { Machine } from '../dossiers/index.ts'
+import { bodyView, viewWords, type View } from './bodyView.ts'
+import { machineScene } from './machineScene.ts'
 import type { Scene, Tone } from './scene.ts'
 
 /** What a scene is printed with: a colour for each tone, and for the edges. */
@@ -9,7 +12,7 @@ export interface Inks {
 }
 
 /** Pale, so that what is drawn over it stands out, and told apart in grey. */
-export const paperInks: Inks = {
+const paper: Inks = {
   tones: {
     near: '#f7f7f3',
     middle: '#ececea',
@@ -21,6 +24,53 @@ export const paperInks: Inks = {
     open: 'none',
   },
   edge: '#9a9d98',
+}
+
+export const inkKinds = ['day', 'night', 'paper', 'grey'] as const
+export type InkKind = (typeof inkKinds)[number]
+
+/** By day and by night as on the screen; pale under something else; black and white. */
+export const inks: Record<InkKind, Inks> = {
+  day: {
+    tones: {
+      near: '#ecebe2',
+      middle: '#d3d4c9',
+      far: '#a9aca2',
+      hot: '#eaaf98',
+      glass: '#cbdde7',
+      tyre: '#4a5053',
+      ink: '#15181a',
+      open: 'none',
+    },
+    edge: '#2b3033',
+  },
+  night: {
+    tones: {
+      near: '#33393d',
+      middle: '#282d31',
+      far: '#1f2326',
+      hot: '#7a4433',
+      glass: '#2e4757',
+      tyre: '#101214',
+      ink: '#eef0ea',
+      open: 'none',
+    },
+    edge: '#b9bdb6',
+  },
+  paper,
+  grey: {
+    tones: {
+      near: '#ffffff',
+      middle: '#ebebeb',
+      far: '#cfcfcf',
+      hot: '#ffffff',
+      glass: '#f4f4f4',
+      tyre: '#7d7d7d',
+      ink: '#1a1a1a',
+      open: 'none',
+    },
+    edge: '#333333',
+  },
 }
 
 /** Width of an edge in hairs. */
@@ -42,4 +92,28 @@ export function sceneMarkup(scene: Scene, hair: number, { tones, edge, hotFill }
       return `<path d="${d}" fill="${fill}"${stroke}/>`
     })
     .join('')
+}
+
+/**
+ * A machine alone, as an SVG document; what gets hot is hatched, so that it is told without colour. Empty without its size.
+ * @param px how wide it is shown: its lines are as fine as that allows
+ */
+export function machineSvg(machine: Machine, view: View, kind: InkKind, px: number): string {
+  const { body } = machine
+  const whole = body ? bodyView(body, view) : { width: 3, height: 1, transform: '' }
+  const hair = whole.width / px
+  const { tones, edge } = inks[kind]
+  const hatch = `<pattern id="hot" width="${6 * hair}" height="${6 * hair}" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="${6 * hair}" height="${6 * hair}" fill="${tones.hot}"/><path d="M0 0V${6 * hair}" stroke="${edge}" stroke-opacity="0.45" stroke-width="${1.2 * hair}"/></pattern>`
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${whole.width} ${whole.height}" width="${px}" height="${Math.round((px * whole.height) / whole.width)}">`,
+    `<title>${escaped(`${machine.maker} ${machine.model}, ${viewWords(view).toLowerCase()}`)}</title>`,
+    `<defs>${hatch}</defs>`,
+    `<g transform="${whole.transform}" stroke-linejoin="round" stroke-linecap="round">`,
+    sceneMarkup(machineScene(machine, view), hair, { ...inks[kind], hotFill: 'url(#hot)' }),
+    '</g></svg>',
+  ].join('')
+}
+
+function escaped(text: string): string {
+  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;')
 }

@@ -1,11 +1,12 @@
 import { jobFileSchema, appendSchema, newEntrySchema } from '@tidy-badger/core/jobs'
 import { kitSchema, machineSchema } from '@tidy-badger/core/dossiers'
+import { inkKinds, machineSvg, views } from '@tidy-badger/core/drawing'
 import { suggestRequestSchema } from '@tidy-badger/core/fuel-trim'
 import { cleanText, idText, queryInteger } from '@tidy-badger/core/shared'
 import { connectionSchema } from '@tidy-badger/core/wiring'
 import { z } from 'zod'
 import { notFound } from '../platform/errors.ts'
-import { hashText, versionQuery, type HttpApp } from '../platform/http.ts'
+import { fileAnswer, hashText, versionQuery, type HttpApp } from '../platform/http.ts'
 import type { DossierService } from './service.ts'
 
 const publishedSchemas = {
@@ -19,6 +20,14 @@ const publishedSchemas = {
 } satisfies Record<string, z.ZodType>
 
 const named = z.object({ kind: z.enum(['machine', 'kit']), id: idText })
+const portraitQuery = z.object({
+  version: versionQuery,
+  variant: cleanText(100).optional(),
+  from: z.enum(views).default('side'),
+  ink: z.enum(inkKinds).default('day'),
+  /** How wide it is shown. */
+  px: queryInteger(60).max(4000).default(430),
+})
 const draftParams = z.object({ id: idText })
 const anyDocument = z.record(z.string(), z.unknown())
 const ref = z.object({ id: z.string(), version: z.int(), hash: hashText })
@@ -33,6 +42,32 @@ const draftRow = z.object({
 const documentLimitBytes = 8 * 1024 * 1024
 
 export function dossierRoutes(app: HttpApp, dossiers: DossierService): void {
+  app.get(
+    '/api/machines/:id/drawing.svg',
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'A machine, drawn: from above, its left, its right or below, as on the screen or for paper',
+        params: z.object({ id: idText }),
+        querystring: portraitQuery,
+        ...fileAnswer('image/svg+xml'),
+      },
+    },
+    async (request, reply) => {
+      const { version, variant, from, ink, px } = request.query
+      const { document } = await dossiers.machine({
+        id: request.params.id,
+        ...(version === undefined ? {} : { version }),
+        ...(variant === undefined ? {} : { variant }),
+      })
+      // A version never changes; the newest one does.
+      const kept = version === undefined ? 'no-cache' : 'private, max-age=31536000, immutable'
+      return reply
+        .type('image/svg+xml')
+        .header('cache-control', kept)
+        .send(machineSvg(document, from, ink, px))
+    },
+  )
   app.get(
     '/api/dossiers',
     {

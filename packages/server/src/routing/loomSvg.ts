@@ -1,4 +1,4 @@
-import { bodyView, machineScene, paperInks, sceneMarkup } from '@tidy-badger/core/drawing'
+import { bodyView, machineScene, inks, sceneMarkup } from '@tidy-badger/core/drawing'
 import { type Hazard, type Kit, type Machine, type PointAt } from '@tidy-badger/core/dossiers'
 import type { JobDossiers } from '@tidy-badger/core/jobs'
 import {
@@ -52,7 +52,7 @@ export function loomSvg({ machine, kit }: JobDossiers, loom: LaidLoom, title: st
     ] as const
   ).map(
     ([seen, ground]) =>
-      `<g transform="translate(${margin + views[seen].along(0) * scale} ${ground}) scale(${scale} ${-scale})" stroke-linejoin="round" stroke-linecap="round">${sceneMarkup(machineScene(machine, seen), 1 / scale, paperInks)}</g>`,
+      `<g transform="translate(${margin + views[seen].along(0) * scale} ${ground}) scale(${scale} ${-scale})" stroke-linejoin="round" stroke-linecap="round">${sceneMarkup(machineScene(machine, seen), 1 / scale, inks.paper)}</g>`,
   )
   const legendAt = sideAt + sideHeight + 40
   const met = [

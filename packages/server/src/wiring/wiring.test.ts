@@ -221,6 +221,37 @@ describe("a job's wiring", () => {
   })
 })
 
+describe('a machine, drawn', () => {
+  const drawing = (query: string) => app.server.inject(`/api/machines/corvane-marlow-29/drawing.svg?${query}`)
+
+  test('from every side and in every ink; a version is kept, the newest is asked for again', async () => {
+    const published = await app.server.inject('/api/dossiers/machine/corvane-marlow-29')
+    const marlow = published.json<{ document: { version: number } }>().document.version
+    const bodies = new Set<string>()
+    for (const from of ['side', 'top', 'right', 'below'])
+      for (const ink of ['day', 'night', 'paper', 'grey']) {
+        const response = await drawing(`version=${marlow}&from=${from}&ink=${ink}`)
+        expect(response.headers['content-type']).toContain('image/svg+xml')
+        expect(response.headers['cache-control']).toContain('immutable')
+        bodies.add(response.body)
+      }
+    expect(bodies.size).toBe(16)
+    expect((await drawing('')).headers['cache-control']).toBe('no-cache')
+    const grey = await drawing('ink=grey')
+    const colours = grey.body.match(/#[0-9a-f]{6}/g) ?? []
+    expect(colours.length).toBeGreaterThan(20)
+    for (const colour of colours) expect(colour).toMatch(/^#([0-9a-f]{2})\1\1$/)
+  })
+
+  test('what is asked wrongly is said, nothing is drawn', async () => {
+    for (const query of ['from=inside', 'ink=gold', 'px=3', 'px=90000', 'version=0']) {
+      const response = await drawing(query)
+      expect([query, response.statusCode]).toEqual([query, 400])
+    }
+    expect((await app.server.inject('/api/machines/ghost/drawing.svg')).statusCode).toBe(422)
+  })
+})
+
 describe('errata', () => {
   const erratum = {
     id: 'e1',

@@ -1,16 +1,20 @@
 import { asHeading, cloneMachine, compareDossiers, type Dossier, type Machine } from '@tidy-badger/core/dossiers'
+import { thingPoint } from '@tidy-badger/core/routing'
 import { useQuery } from '@tanstack/react-query'
 import { Suspense, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { notice } from '../ui/notices.ts'
 import { v4 as newId } from 'uuid'
 import { fetchDossiers } from '../jobs/index.ts'
-import { MachinePortrait } from '../machine-view/index.ts'
+import { MachineThumb, WhereOnMachine } from '../machine-view/index.ts'
+import { later } from '../ui/comesLater.tsx'
 import { Button } from '../ui/Button.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
 import { PlugFace } from '../wiring/index.ts'
 import { fetchDocument, saveDraft } from './api.ts'
 import { counted } from './words.ts'
+
+const MachineContents = later(async () => (await import('./components/MachineContents.tsx')).MachineContents)
 
 /** One machine or kit as published: its plugs, its versions, what changed between two of them. */
 export function DossierPage() {
@@ -36,9 +40,12 @@ export function DossierPage() {
       <Link to="/dossiers" className="font-semibold underline underline-offset-4">
         Machines and kits
       </Link>
-      <h1 className="mt-2 text-head font-bold">
-        {shown.maker} {shown.model}
-      </h1>
+      <div className="mt-2 flex items-center gap-4">
+        {shown.kind === 'machine' && <MachineThumb machine={shown} />}
+        <h1 className="text-head font-bold">
+          {shown.maker} {shown.model}
+        </h1>
+      </div>
       <p className="text-quiet">{shown.source}</p>
       <div className="mt-3 flex flex-wrap items-end gap-3">
         <label className="flex flex-col gap-1 font-semibold">
@@ -55,7 +62,13 @@ export function DossierPage() {
         {shown.kind === 'machine' && <EditButton machine={shown} newest={versions[0] ?? shown.version} />}
       </div>
       {shown.version > 1 && versions.includes(shown.version - 1) && <Changes after={shown} />}
-      {shown.kind === 'machine' ? <Plugs machine={shown} /> : <Ends kit={shown} />}
+      {shown.kind === 'machine' ? (
+        <Suspense fallback={<Loading what="Opening the dossier…" />}>
+          <MachineContents key={shown.version} machine={shown} plugs={<Plugs machine={shown} />} />
+        </Suspense>
+      ) : (
+        <Ends kit={shown} />
+      )}
     </main>
   )
 }
@@ -112,17 +125,10 @@ function Plugs({ machine }: { machine: Machine }) {
   const [picked, setPicked] = useState(machine.connectors[0]?.id)
   const connector = machine.connectors.find((item) => item.id === picked) ?? machine.connectors[0]
   const file = (form: string) => `/api/machines/${machine.id}/pinout.${form}&version=${machine.version}`
+  const at = connector && thingPoint(machine, { kind: 'connector', id: connector.id })
   if (!connector) return <p className="mt-5 text-quiet">No plug is written down yet.</p>
   return (
     <>
-      {machine.body && (
-        <section aria-label="The machine, drawn" className="mt-5 grid gap-6 sm:grid-cols-2">
-          <Suspense fallback={null}>
-            <MachinePortrait machine={machine} view="side" />
-            <MachinePortrait machine={machine} view="top" />
-          </Suspense>
-        </section>
-      )}
       <section className="mt-5 grid gap-6 lg:grid-cols-[1fr_400px]">
         <div>
           <h2 className="mb-2 text-title font-bold">
@@ -147,6 +153,11 @@ function Plugs({ machine }: { machine: Machine }) {
           <h2 className="mb-2 text-title font-bold">{connector.name}</h2>
           <PlugFace key={connector.id} machine={machine} connector={connector} />
           <p className="mt-2">{asHeading(connector.place)}.</p>
+          {at && (
+            <Suspense fallback={null}>
+              <WhereOnMachine machine={machine} at={at} name={connector.name} />
+            </Suspense>
+          )}
           <p className="mt-2 flex flex-wrap gap-x-5">
             {[
               ['This plug, CSV', file(`csv?connector=${connector.id}`)],

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Suspense } from 'react'
 import { Link } from 'react-router'
 import { fetchDossiers, type DossierRow } from '../jobs/index.ts'
+import { MachineThumb } from '../machine-view/index.ts'
 import { later } from '../ui/comesLater.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
 import { fetchDrafts } from './api.ts'
@@ -35,11 +36,9 @@ export function DossiersPage() {
                 .filter((row) => row.kind === kind)
                 .map((row) => (
                   <li key={row.id}>
-                    <Link
-                      to={`/dossiers/${kind}/${row.id}`}
-                      className="flex min-h-12 items-center justify-between gap-3 py-1"
-                    >
-                      <span>
+                    <Link to={`/dossiers/${kind}/${row.id}`} className="flex min-h-12 items-center gap-3 py-1">
+                      {kind === 'machine' && <MachineThumb machine={row} />}
+                      <span className="min-w-0 flex-1">
                         <span className="text-lead font-bold">{row.name}</span>{' '}
                         <span className="text-quiet">{row.about}</span>
                       </span>

@@ -1,9 +1,11 @@
 import type { Kit, Machine } from '@tidy-badger/core/dossiers'
 import { variantQuestions } from '@tidy-badger/core/jobs'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import type { ReactNode } from 'react'
 import { useWatch } from 'react-hook-form'
 import { Link, useNavigate } from 'react-router'
 import { getKept } from '../platform/api/kept.ts'
+import { MachineThumb } from '../machine-view/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { TextField } from '../ui/form/Fields.tsx'
 import { mayBeEmpty, words, z } from '../ui/form/schema.ts'
@@ -203,6 +205,7 @@ function Choice({
           chosen={value}
           onChange={onChange}
           title={row.name}
+          picture={row.kind === 'machine' ? <MachineThumb machine={row} /> : undefined}
           hint={[row.about, row.draft ? 'With gaps' : null, warn(row)].filter(Boolean).join('. ')}
         />
       ))}
@@ -217,6 +220,7 @@ function Option({
   onChange,
   title,
   hint,
+  picture,
 }: {
   name: string
   value: string
@@ -224,6 +228,7 @@ function Option({
   onChange: (value: string) => void
   title: string
   hint: string
+  picture?: ReactNode
 }) {
   return (
     <label
@@ -237,6 +242,7 @@ function Option({
         onChange={() => onChange(value)}
         className="size-5 !min-h-0 accent-[var(--lamp)]"
       />
+      {picture}
       <span>
         <span className="block text-lead font-bold">{title}</span>
         <span className="text-quiet">{hint}</span>

@@ -7,6 +7,7 @@ import { notice } from '../ui/notices.ts'
 import { Refused } from '../platform/api/http.ts'
 import { usePreferences } from '../platform/preferences.ts'
 import { dayText } from '../platform/when.ts'
+import { MachineThumb } from '../machine-view/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { FileButton } from '../ui/FileButton.tsx'
 import { Empty, Failed, Loading } from '../ui/states.tsx'
@@ -191,7 +192,8 @@ function JobRow({ job, old }: { job: JobSummary; old: 'archived' | 'deleted' | n
   })
   return (
     <li className="border-b-2 border-line-soft">
-      <div className="grid gap-x-5 gap-y-1.5 py-2.5 sm:grid-cols-[minmax(0,1fr)_auto]">
+      <div className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-4 gap-y-1.5 py-2.5 sm:grid-cols-[auto_minmax(0,1fr)_auto]">
+        <MachineThumb machine={job.machine} />
         <Link to={`/job/${job.id}`} className="block min-w-0 pt-1">
           <p className="font-head text-title leading-tight font-bold">{job.title}</p>
           <p className="text-quiet">
@@ -208,7 +210,7 @@ function JobRow({ job, old }: { job: JobSummary; old: 'archived' | 'deleted' | n
             </Flag>
           )}
         </Link>
-        <div className="flex flex-wrap items-start justify-between gap-x-3 sm:flex-col sm:items-end">
+        <div className="flex flex-wrap items-start justify-between gap-x-3 max-sm:col-span-2 sm:flex-col sm:items-end">
           <Progress job={job} />
           <div className="flex gap-1">
             {old ? (

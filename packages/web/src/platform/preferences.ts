@@ -60,10 +60,14 @@ export const usePreferences = create<Preferences>()(
   ),
 )
 
+/** Whether a theme is dark at this device now. */
+export function isDark(theme: Theme): boolean {
+  return theme === 'dark' || (theme === 'auto' && window.matchMedia('(prefers-color-scheme: dark)').matches)
+}
+
 /** Puts theme, contrast and size on the page. */
 export function applyTheme(theme: Theme, strong: boolean, size: TextSize = usePreferences.getState().size): void {
-  const dark = theme === 'dark' || (theme === 'auto' && window.matchMedia('(prefers-color-scheme: dark)').matches)
-  document.documentElement.classList.toggle('dark', dark)
+  document.documentElement.classList.toggle('dark', isDark(theme))
   document.documentElement.classList.toggle('strong', strong)
   document.documentElement.style.zoom = size === 100 ? '' : String(size / 100)
 }

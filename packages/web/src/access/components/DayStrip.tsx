@@ -56,7 +56,25 @@ export function DayStrip({ day }: { day: WholeDay }) {
           ))}
         </div>
       </div>
+      <Waits day={day} />
     </div>
+  )
+}
+
+/** What the waits of the day are for: their bars are too short to say it. */
+function Waits({ day }: { day: WholeDay }) {
+  const of = new Map(day.tasks.map((task) => [task.id, task]))
+  const waits = day.schedule.slots.filter((slot) => slot.who.length === 0 && slot.end > slot.start)
+  if (waits.length === 0) return null
+  return (
+    <ul className="mt-1 flex flex-wrap gap-x-5 gap-y-0.5 text-small">
+      {waits.map((slot) => (
+        <li key={slot.task}>
+          <span className="figures font-bold">{hours(slot.start)}</span>{' '}
+          <span className="figures">{Math.round(slot.end - slot.start)} min</span> {of.get(slot.task)?.words}
+        </li>
+      ))}
+    </ul>
   )
 }
 
@@ -80,7 +98,8 @@ function StationBand({ day }: { day: WholeDay }) {
             className="absolute truncate border-l-2 border-ink pl-1 font-head text-small font-semibold"
             style={{ left: `${(start / day.schedule.minutes) * 100}%`, width: `${share}%` }}
           >
-            {share > 6 ? stationNames[station] : ''}
+            {/* A name stands whole or not at all. */}
+            {(end - start) * pxPerMinute > stationNames[station].length * 8.4 + 8 ? stationNames[station] : ''}
           </span>
         )
       })}
@@ -121,7 +140,12 @@ function Bar({
         className={`block h-full w-full overflow-hidden border-y-2 border-l-2 px-0.5 text-left font-text text-small leading-tight ${critical ? 'border-b-[6px]' : ''} ${selected ? 'border-lamp' : 'border-ink'} ${task.done ? 'bg-ink text-ground' : 'bg-paper'}`}
         style={wait && !task.done ? { backgroundImage: hatch } : undefined}
       >
-        {wide && <span className={wait && !task.done ? 'bg-paper' : ''}>{task.words}</span>}
+        {wide &&
+          (wait ? (
+            <span className={`figures ${task.done ? '' : 'bg-paper'}`}>{Math.round(slot.end - slot.start)} min</span>
+          ) : (
+            task.words
+          ))}
       </button>
     </li>
   )

@@ -9,6 +9,7 @@ import {
 } from '@tidy-badger/core/dossiers'
 import {
   aroundAll,
+  aroundPoints,
   bodyView,
   coverParts,
   isFlat,
@@ -96,17 +97,14 @@ function OneView({
     .sort((a, b) => lastOf(a) - lastOf(b))
   const others = covers.filter((cover) => cover.box && !shown.includes(cover))
   const zones = zonesReached(dossiers, state, current)
-  const { at, rect } = bodyView(body, view)
+  const paper = bodyView(body, view)
   const inHand = covers.find((cover) => cover.id === current)
   // What is behind the cover in hand is seen with it.
-  const work = inHand?.box
-    ? aroundAll([
-        rect(inHand.box),
-        ...zones
-          .filter((zone) => zone.behind)
-          .map((zone) => ({ x: at(zone.at)[0], y: at(zone.at)[1], width: 0, height: 0 })),
-      ])
-    : null
+  const behind = aroundPoints(
+    zones.filter((zone) => zone.behind).map((zone) => zone.at),
+    paper,
+  )
+  const work = inHand?.box ? aroundAll([paper.rect(inHand.box), ...(behind ? [behind] : [])]) : null
   return (
     <MachineCanvas
       machine={machine}

@@ -1,4 +1,4 @@
-import { bodyView, viewFor, viewRimM, whereWords, type View } from '@tidy-badger/core/drawing'
+import { bodyView, viewFor, viewRimM, whereWords } from '@tidy-badger/core/drawing'
 import type { Machine, PointAt } from '@tidy-badger/core/dossiers'
 import { MachinePicture } from './MachinePicture.tsx'
 
@@ -31,22 +31,5 @@ export function WhereOnMachine({ machine, at, name }: { machine: Machine; at: Po
       </svg>
       <figcaption className="text-small text-quiet">{words}</figcaption>
     </figure>
-  )
-}
-
-/** A machine in one view, nothing on it. */
-export function MachinePortrait({ machine, view }: { machine: Machine; view: View }) {
-  const { body } = machine
-  if (!body) return null
-  const { width, height } = bodyView(body, view)
-  return (
-    <svg
-      viewBox={`0 0 ${width} ${height}`}
-      role="img"
-      aria-label={`${machine.model} ${view === 'top' ? 'from above, front to the left' : 'from the left'}`}
-      className="max-h-[260px] w-full"
-    >
-      <MachinePicture machine={machine} view={view} unit={width / 430} />
-    </svg>
   )
 }

@@ -13,7 +13,7 @@ import {
   trunkPart,
 } from '@tidy-badger/core/routing'
 import { useMemo } from 'react'
-import { aroundAll, bodyView, viewWords, type BodyView, type Rect, type View } from '@tidy-badger/core/drawing'
+import { aroundPoints, bodyView, viewWords, type BodyView, type Rect, type View } from '@tidy-badger/core/drawing'
 import { MachineCanvas } from '../../machine-view/index.ts'
 import { HazardMark } from './HazardMark.tsx'
 
@@ -346,13 +346,8 @@ function middleOf(points: readonly [number, number][]): [number, number] {
 }
 
 /** Where the work is: the branch in hand, or the whole loom. */
-function workOf(picked: readonly LoomLine[], frame: Frame | null, { at }: BodyView): Rect | null {
+function workOf(picked: readonly LoomLine[], frame: Frame | null, paper: BodyView): Rect | null {
   const points = picked.flatMap((line) => line.points)
   const corners = points.length > 1 ? points : frame ? [frame.low, frame.high] : []
-  return aroundAll(
-    corners.map((point) => {
-      const [x, y] = at(point)
-      return { x, y, width: 0, height: 0 }
-    }),
-  )
+  return aroundPoints(corners, paper)
 }
