@@ -50,7 +50,7 @@ describe('what of a picture is shown', () => {
     fc.assert(
       fc.property(share, share, share, share, (u, v, w, h) => {
         const target = { x: u * 3.9, y: v * 1.9, width: w * (4 - u * 3.9), height: h * (2 - v * 1.9) }
-        const seen = lookAt(target, whole)
+        const seen = lookAt(target, whole, 1 + u)
         within(seen)
         const shown = shownBy(seen, whole)
         expect(shown.x).toBeLessThanOrEqual(target.x + 1e-9)

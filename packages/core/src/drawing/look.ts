@@ -45,9 +45,12 @@ export function pushed(look: Look, whole: Whole, [dx, dy]: readonly [number, num
 /** How near one comes by itself to show a thing: it is seen with what lies around it. */
 const mostByItself = 2.5
 
-/** A place of the picture in the middle, as near as it can be with the same room again around it. */
-export function lookAt(target: Rect, whole: Whole): Look {
-  const fits = Math.min(whole.width / (2 * target.width), whole.height / (2 * target.height), mostByItself)
+/**
+ * A place of the picture in the middle, as near as it can be.
+ * @param room how much is shown, times the place: the same again around it unless said
+ */
+export function lookAt(target: Rect, whole: Whole, room = 2): Look {
+  const fits = Math.min(whole.width / (room * target.width), whole.height / (room * target.height), mostByItself)
   const zoom = Math.max(1, fits)
   return kept(
     {

@@ -46,7 +46,7 @@ export type {
   SteeringSlack,
   Stretch,
 } from './model.ts'
-export { distanceM, partOfPath, passageLength, pathLengthM } from './passagePath.ts'
+export { distanceM, partOfPath, passageLength, pathLengthM, spreadAlong } from './passagePath.ts'
 export { placeAgainst } from './placeAgainst.ts'
 export { planRoutes, type RouteOptions, type RoutePlan } from './planRoutes.ts'
 export {

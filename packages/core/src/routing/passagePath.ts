@@ -59,3 +59,9 @@ export function partOfPath(points: readonly PointAt[], from: number, to: number)
   })
   return [at(from), ...corners, at(to)]
 }
+
+/** So many places along a path, each in the middle of its share: where ties go, what a mark stands at. */
+export function spreadAlong(points: readonly PointAt[], count: number): PointAt[] {
+  if (points.length === 0) return []
+  return Array.from({ length: count }, (_, i) => partOfPath(points, (i + 0.5) / count, (i + 0.5) / count)[0])
+}

@@ -1,5 +1,4 @@
 import { asHeading, cloneMachine, compareDossiers, type Dossier, type Machine } from '@tidy-badger/core/dossiers'
-import { thingPoint } from '@tidy-badger/core/routing'
 import { useQuery } from '@tanstack/react-query'
 import { Suspense, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
@@ -125,7 +124,6 @@ function Plugs({ machine }: { machine: Machine }) {
   const [picked, setPicked] = useState(machine.connectors[0]?.id)
   const connector = machine.connectors.find((item) => item.id === picked) ?? machine.connectors[0]
   const file = (form: string) => `/api/machines/${machine.id}/pinout.${form}&version=${machine.version}`
-  const at = connector && thingPoint(machine, { kind: 'connector', id: connector.id })
   if (!connector) return <p className="mt-5 text-quiet">No plug is written down yet.</p>
   return (
     <>
@@ -153,11 +151,9 @@ function Plugs({ machine }: { machine: Machine }) {
           <h2 className="mb-2 text-title font-bold">{connector.name}</h2>
           <PlugFace key={connector.id} machine={machine} connector={connector} />
           <p className="mt-2">{asHeading(connector.place)}.</p>
-          {at && (
-            <Suspense fallback={null}>
-              <WhereOnMachine machine={machine} at={at} name={connector.name} />
-            </Suspense>
-          )}
+          <Suspense fallback={null}>
+            <WhereOnMachine machine={machine} thing={{ kind: 'connector', id: connector.id }} name={connector.name} />
+          </Suspense>
           <p className="mt-2 flex flex-wrap gap-x-5">
             {[
               ['This plug, CSV', file(`csv?connector=${connector.id}`)],

@@ -1,6 +1,6 @@
 import { around } from '@tidy-badger/core/shared'
 import { trunkPart } from '@tidy-badger/core/routing'
-import { type Station, stationNames } from '@tidy-badger/core/dossiers'
+import { type PassageId, type Station, stationNames } from '@tidy-badger/core/dossiers'
 import { stationWork } from '@tidy-badger/core/jobs'
 import { Suspense, useEffect } from 'react'
 import { selectWork, useWorkSelection, WorkDock, WorkList } from '../work/index.ts'
@@ -9,11 +9,11 @@ import { Picture, Views, StationHeading } from '../ui/Views.tsx'
 import { Stage } from '../ui/Stage.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { BranchList } from './components/BranchList.tsx'
-import { RouteDrawing } from './components/RouteDrawing.tsx'
 import { loomPictures, pickPart, showPicture, useLoomView, type LoomPicture } from './store.ts'
 import { useLoom } from './useLoom.ts'
 
-// The way is there at once; what is turned to comes meanwhile.
+// What is to be done is there at once; what is turned to comes meanwhile.
+const RouteDrawing = later(async () => (await import('./components/RouteDrawing.tsx')).RouteDrawing)
 const LoomMargin = later(async () => (await import('./components/LoomMargin.tsx')).LoomMargin)
 const PlacesPanel = later(async () => (await import('./components/PlacesPanel.tsx')).PlacesPanel)
 const PowerPanel = later(async () => (await import('./components/PowerPanel.tsx')).PowerPanel)
@@ -28,7 +28,7 @@ const pictureNames: Record<LoomPicture, string> = {
 
 /** Where the loom lies: for laying it and holding the module to its place, and for dressing and tying it. */
 export function LoomPage({ station }: { station: Station }) {
-  const { dossiers, state, loom, troubles, planned, lies, toggle } = useLoom()
+  const { dossiers, state, loom, troubles, planned, lies, toggle, write } = useLoom()
   const { picture, part, marking } = useLoomView()
   const items = stationWork(dossiers, state, station)
   const { item: picked } = useWorkSelection()
@@ -75,20 +75,27 @@ export function LoomPage({ station }: { station: Station }) {
               </div>
               {loom ? (
                 <div className="min-w-0 flex-1 xl:sticky xl:top-0 xl:self-start">
-                  <RouteDrawing
-                    machine={dossiers.machine}
-                    kit={dossiers.kit}
-                    loom={loom}
-                    part={part}
-                    onPick={pickPart}
-                    built={otherwise}
-                    ties={tied}
-                    marking={
-                      marking && part
-                        ? { lies: lies(part), toggle: (passage) => void toggle(part, passage) }
-                        : undefined
-                    }
-                  />
+                  <Suspense fallback={<div className="min-h-[560px]" />}>
+                    <RouteDrawing
+                      machine={dossiers.machine}
+                      kit={dossiers.kit}
+                      loom={loom}
+                      part={part}
+                      onPick={pickPart}
+                      built={otherwise}
+                      ties={{
+                        done: tied,
+                        ...(station === 'tie-down'
+                          ? { onTie: (passage: PassageId) => void write({ kind: 'tied', passage }) }
+                          : {}),
+                      }}
+                      marking={
+                        marking && part
+                          ? { lies: lies(part), toggle: (passage) => void toggle(part, passage) }
+                          : undefined
+                      }
+                    />
+                  </Suspense>
                   <div className="mt-1 flex flex-wrap items-center gap-x-4 text-small text-quiet">
                     <p>
                       <span className="figures">{loom.ties.count}</span> ties · thickest{' '}

@@ -10,7 +10,6 @@ import { later } from '../ui/comesLater.tsx'
 import { Picture } from '../ui/Views.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { EndMargin } from './components/EndMargin.tsx'
-import { JobMargin } from './components/JobMargin.tsx'
 import { LoomDrawing } from './components/LoomDrawing.tsx'
 import { TickDock } from './components/TickDock.tsx'
 import { WireSearch } from './components/WireSearch.tsx'
@@ -26,6 +25,7 @@ import {
 } from './store.ts'
 
 // The loom is there at once; what is turned to comes meanwhile.
+const JobMargin = later(async () => (await import('./components/JobMargin.tsx')).JobMargin)
 const ConnectionCard = later(async () => (await import('./components/ConnectionCard.tsx')).ConnectionCard)
 const SignalPaths = later(async () => (await import('./components/SignalPaths.tsx')).SignalPaths)
 const MeterPanel = later(async () => (await import('./components/MeterPanel.tsx')).MeterPanel)
@@ -118,7 +118,9 @@ export function HookUpPage() {
             </Suspense>
           ) : (
             <>
-              <JobMargin />
+              <Suspense fallback={null}>
+                <JobMargin />
+              </Suspense>
               {shown && <EndMargin key={shown.end.id} item={shown} after={after.map((item) => item.end)} />}
             </>
           )

@@ -41,6 +41,7 @@ export function MachineCanvas({
   view,
   label,
   work,
+  room,
   maxHeight,
   hidden,
   faint = false,
@@ -55,6 +56,8 @@ export function MachineCanvas({
   view: View
   label: string
   work: Rect | null
+  /** How much is shown, times the work; the same again around it unless said. */
+  room?: number
   maxHeight: number
   hidden?: ReadonlySet<DrawnPartId>
   /** Stands above it, beside its buttons. */
@@ -68,7 +71,7 @@ export function MachineCanvas({
   names?: (paper: Paper) => ReactNode
 }) {
   const whole = bodyView(body, view)
-  const byItself = work ? lookAt(work, whole) : wholeLook
+  const byItself = work ? lookAt(work, whole, room) : wholeLook
   const followed = JSON.stringify([view, work])
   const [hand, setHand] = useState<{ while: string; look: Look } | null>(null)
   // Where a hand put it counts until the work goes on elsewhere.

@@ -1,11 +1,13 @@
 import { bodyView, viewFor, viewRimM, whereWords } from '@tidy-badger/core/drawing'
-import type { Machine, PointAt } from '@tidy-badger/core/dossiers'
+import type { Machine, ThingId } from '@tidy-badger/core/dossiers'
+import { thingPoint } from '@tidy-badger/core/routing'
 import { MachinePicture } from './MachinePicture.tsx'
 
-/** The whole machine, small, with the place of one thing on it. */
-export function WhereOnMachine({ machine, at, name }: { machine: Machine; at: PointAt; name: string }) {
+/** The whole machine, small, with the place of one thing on it; nothing where that is not written down. */
+export function WhereOnMachine({ machine, thing, name }: { machine: Machine; thing: ThingId; name: string }) {
   const { body } = machine
-  if (!body) return null
+  const at = thingPoint(machine, thing)
+  if (!body || !at) return null
   const view = viewFor(body)
   const { width, height, along, across } = bodyView(body, view)
   const [x, y] = [along(at.x), across(view === 'top' ? at.y : at.z)]

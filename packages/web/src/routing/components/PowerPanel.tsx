@@ -1,5 +1,6 @@
 import { readFigure } from '@tidy-badger/core/shared'
-import type { Net } from '@tidy-badger/core/dossiers'
+import type { KitEnd, LoomPartId, Net } from '@tidy-badger/core/dossiers'
+import { viewFor } from '@tidy-badger/core/drawing'
 import {
   feedCards,
   feedingChosen,
@@ -17,31 +18,54 @@ import {
   supplyOf,
   type Verdict,
 } from '@tidy-badger/core/electrical'
-import { branchWires, bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from '@tidy-badger/core/routing'
+import { branchWires, bundleDiameterMm, sleeveSizeMm, trunkPart, wireDiameterMm } from '@tidy-badger/core/routing'
 import { electricsOf, groundCard } from '@tidy-badger/core/jobs'
 import { Ban, Check, TriangleAlert } from 'lucide-react'
-import { useState, type FormEvent, type ReactNode } from 'react'
+import { useMemo, useState, type FormEvent, type ReactNode } from 'react'
 import { ModuleSupplyTable } from '../../circuit/index.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 import { useLoom } from '../useLoom.ts'
 import { Practice } from '../../ui/Practice.tsx'
+import { RouteDrawing } from './RouteDrawing.tsx'
 import { SupplyDiagram } from './SupplyDiagram.tsx'
+
+/** What the current comes or goes by. */
+function isLead(end: KitEnd): boolean {
+  if (end.type !== 'ring' && end.type !== 'flying-lead') return false
+  return end.wants.signal.startsWith('supply') || end.wants.signal === 'power-ground'
+}
 
 /** Where the current comes from, which way it takes, and whether it may: the line, the feeds, the four tests, the ground. */
 export function PowerPanel() {
-  const { dossiers, state, write } = useLoom()
-  const { machine } = dossiers
+  const { dossiers, state, write, loom } = useLoom()
+  const { machine, kit } = dossiers
   const { feeds, line } = electricsOf(dossiers, state)
   const [advised, ...rest] = feeds
   const possible = rest.filter((option) => option.verdict === 'possible')
   const refused = rest.filter((option) => option.verdict === 'refused')
   const net = machine.nets.find((item) => item.id === advised?.net)
+  const leads = useMemo(
+    () => new Set<LoomPartId>([trunkPart, ...kit.ends.flatMap((end) => (isLead(end) ? [end.id] : []))]),
+    [kit],
+  )
   return (
     <div className="flex flex-col gap-5">
       <section>
         <SupplyDiagram line={line} />
+        {loom && machine.body && (
+          <div className="mt-2">
+            <RouteDrawing
+              machine={machine}
+              kit={kit}
+              loom={loom}
+              only={leads}
+              views={[viewFor(machine.body)]}
+              maxHeight={230}
+            />
+          </div>
+        )}
         <ul className="mt-1 flex flex-col gap-1">
           {line.joints.map((joint) => joint.note && <li key={joint.id}>{joint.note}</li>)}
         </ul>

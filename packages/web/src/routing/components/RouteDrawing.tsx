@@ -6,6 +6,7 @@ import {
   loomLines,
   passagePoints,
   placePoint,
+  spreadAlong,
   type Frame,
   type LaidLoom,
   type RoutedBranch,
@@ -13,8 +14,8 @@ import {
   trunkPart,
 } from '@tidy-badger/core/routing'
 import { useMemo } from 'react'
-import { aroundPoints, bodyView, viewWords, type BodyView, type Rect, type View } from '@tidy-badger/core/drawing'
-import { MachineCanvas } from '../../machine-view/index.ts'
+import { aroundPoints, bodyView, viewWords, type View } from '@tidy-badger/core/drawing'
+import { MachineCanvas, type Paper } from '../../machine-view/index.ts'
 import { HazardMark } from './HazardMark.tsx'
 
 /** The loom is drawn so much thicker than it is, to be seen at all. */
@@ -30,7 +31,10 @@ export interface RouteDrawingProps {
   marking?: { lies: readonly PassageId[]; toggle: (passage: PassageId) => void }
   /** Lines drawn instead of the planned ones, for what was built otherwise. */
   built?: ReadonlyMap<LoomPartId, readonly PassageId[]>
-  ties?: ReadonlySet<PassageId>
+  /** Passages that are tied, and how one is ticked; missing: ties are only shown. */
+  ties?: { done: ReadonlySet<PassageId>; onTie?: (passage: PassageId) => void }
+  /** Parts of the loom that are shown; missing: all. */
+  only?: ReadonlySet<LoomPartId>
   views?: readonly View[]
   maxHeight?: number
   still?: boolean
@@ -38,8 +42,11 @@ export interface RouteDrawingProps {
 
 /** The machine from above and from the left, the hazards of its passages, and the loom in it. */
 export function RouteDrawing(props: RouteDrawingProps) {
-  const { machine, loom, built, views = ['top', 'side'] } = props
-  const lines = useMemo(() => drawnLines(machine, loom, built), [machine, loom, built])
+  const { machine, loom, built, only, views = ['top', 'side'] } = props
+  const lines = useMemo(
+    () => drawnLines(machine, loom, built).filter((line) => !only || only.has(line.part)),
+    [machine, loom, built, only],
+  )
   const frame = useMemo(() => loomFrame(machine, lines), [machine, lines])
   if (!machine.body) return null
   return (
@@ -70,6 +77,7 @@ function OneView({
   onPick,
   marking,
   ties,
+  only,
   view,
   lines,
   frame,
@@ -78,6 +86,8 @@ function OneView({
 }: RouteDrawingProps & { view: View; lines: LoomLine[]; frame: Frame | null }) {
   const { body } = machine
   if (!body) return null
+  // The branch in hand with what lies around it, or the whole loom.
+  const inHand = lines.filter((line) => line.part === part).flatMap((line) => line.points)
   const used = new Set(
     [loom.trunk, ...loom.branches].flatMap((item) => item.stretches.map((stretch) => stretch.passage)),
   )
@@ -89,11 +99,8 @@ function OneView({
       body={body}
       view={view}
       label={`Loom on the ${machine.model} ${viewWords(view).replace(/,.*/, '').toLowerCase()}`}
-      work={workOf(
-        lines.filter((line) => line.part === part),
-        frame,
-        bodyView(body, view),
-      )}
+      work={aroundPoints(inHand.length > 1 ? inHand : frame ? [frame.low, frame.high] : [], bodyView(body, view))}
+      {...(inHand.length > 1 ? {} : { room: 1 })}
       maxHeight={maxHeight}
       faint
       still={still}
@@ -169,27 +176,10 @@ function OneView({
                 </g>
               )
             })}
-            {ties &&
-              [...ties].map((passage) => {
-                const points = passagePoints(machine, passage)
-                if (points.length < 2) return null
-                const [x, y] = middleOf(points.map(at))
-                return (
-                  <rect
-                    key={passage}
-                    x={x - 2.5 * unit}
-                    y={y - 5.5 * unit}
-                    width={5 * unit}
-                    height={11 * unit}
-                    rx={1.5 * unit}
-                    fill="var(--ink)"
-                    aria-hidden
-                  />
-                )
-              })}
+            {ties && <Ties {...ties} loom={loom} machine={machine} paper={paper} second={view !== 'top'} />}
             {module && <ModuleBox at={at(module)} unit={unit} name={kit.model.replace(/,.*/, '')} />}
             <EndTags
-              loom={loom}
+              branches={loom.branches.filter((branch) => !only || only.has(branch.end.id))}
               machine={machine}
               at={at}
               unit={unit}
@@ -201,6 +191,55 @@ function OneView({
       }}
     </MachineCanvas>
   )
+}
+
+/** The ties of the plan where they go along their passages: hollow until they are made, a tap makes them. */
+function Ties({
+  done,
+  onTie,
+  loom,
+  machine,
+  paper: { at, unit },
+  second,
+}: NonNullable<RouteDrawingProps['ties']> & { loom: LaidLoom; machine: Machine; paper: Paper; second: boolean }) {
+  const names = new Map((machine.passages ?? []).map((passage) => [passage.id, passage.name]))
+  return loom.ties.passages.map(({ passage, count }) => {
+    const made = done.has(passage)
+    if (!made && !onTie) return null
+    const marks = spreadAlong(passagePoints(machine, passage), count).map(at)
+    const act = made || !onTie ? undefined : () => onTie(passage)
+    return (
+      <g
+        key={passage}
+        role={act ? 'button' : 'img'}
+        tabIndex={act && !second ? 0 : -1}
+        aria-label={`${count === 1 ? 'Tie' : `${count} ties`} ${names.get(passage) ?? passage}, ${made ? 'made' : 'open'}`}
+        onClick={act}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' || !act) return
+          event.preventDefault()
+          act()
+        }}
+        style={act ? { cursor: 'pointer' } : undefined}
+      >
+        {marks.map(([x, y]) => (
+          <g key={`${x} ${y}`}>
+            {act && <circle cx={x} cy={y} r={14 * unit} fill="transparent" />}
+            <rect
+              x={x - 2.8 * unit}
+              y={y - 6.5 * unit}
+              width={5.6 * unit}
+              height={13 * unit}
+              rx={1.8 * unit}
+              fill={made ? 'var(--ink)' : 'var(--ground)'}
+              stroke={made ? 'var(--ground)' : 'var(--lamp)'}
+              strokeWidth={(made ? 1 : 2) * unit}
+            />
+          </g>
+        ))}
+      </g>
+    )
+  })
 }
 
 /** The part in hand last, the trunk below the branches. */
@@ -267,14 +306,14 @@ function ModuleBox({ at: [x, y], unit, name }: { at: [number, number]; unit: num
 
 /** Tags at the ends; ends close to each other share one, the one in hand has its own. */
 function EndTags({
-  loom,
+  branches,
   machine,
   at,
   unit,
   part,
   onPick,
 }: {
-  loom: LaidLoom
+  branches: readonly RoutedBranch[]
   machine: Machine
   at: (point: PointAt) => [number, number]
   unit: number
@@ -282,7 +321,7 @@ function EndTags({
   onPick?: (part: LoomPartId) => void
 }) {
   const groups: { x: number; y: number; first: RoutedBranch; others: RoutedBranch[] }[] = []
-  for (const branch of loom.branches) {
+  for (const branch of branches) {
     const point = endPoint(machine, branch.end)
     if (!point) continue
     const [x, y] = at(point)
@@ -343,11 +382,4 @@ function middleOf(points: readonly [number, number][]): [number, number] {
   const [a, b] = [points[Math.floor((points.length - 1) / 2)], points[Math.ceil((points.length - 1) / 2)]]
   if (!a || !b) return [0, 0]
   return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
-}
-
-/** Where the work is: the branch in hand, or the whole loom. */
-function workOf(picked: readonly LoomLine[], frame: Frame | null, paper: BodyView): Rect | null {
-  const points = picked.flatMap((line) => line.points)
-  const corners = points.length > 1 ? points : frame ? [frame.low, frame.high] : []
-  return aroundPoints(corners, paper)
 }

@@ -7,7 +7,6 @@ import {
   targetWords,
   wireLookalikes,
 } from '@tidy-badger/core/wiring'
-import { thingPoint } from '@tidy-badger/core/routing'
 import { Suspense, useState, type ReactNode } from 'react'
 import { WhereOnMachine } from '../../machine-view/index.ts'
 import { PhotoRow, useJob } from '../../jobs/index.ts'
@@ -34,7 +33,6 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
   const thing = connector
     ? { kind: 'connector' as const, id: connector.id }
     : stud && { kind: 'stud' as const, id: stud.id }
-  const where = thing && thingPoint(machine, thing)
   const grave = item.findings.filter((finding) => finding.severity === 'stop')
   const rest = item.findings.filter(
     (finding) =>
@@ -67,9 +65,9 @@ export function EndMargin({ item, after }: { item: EndView; after: KitEnd[] }) {
           onPick={(picked) => selectPlace({ connector: connector.id, cavity: picked })}
         />
       )}
-      {where && (
+      {thing && (
         <Suspense fallback={null}>
-          <WhereOnMachine machine={machine} at={where} name={(connector ?? stud)?.name ?? item.end.name} />
+          <WhereOnMachine machine={machine} thing={thing} name={(connector ?? stud)?.name ?? item.end.name} />
         </Suspense>
       )}
       {stud && (
