@@ -83,7 +83,6 @@ const views: View[] = [
       await page.getByText(/Still to do:/).waitFor()
     },
   },
-  { name: 'devices', path: '/bench', sign: 'Code to type on the device' },
   { name: 'hook-up-stop', path: '/job/demo-ropeway/hook-up', sign: 'Part the two halves' },
   {
     name: 'signals',
@@ -97,7 +96,12 @@ const views: View[] = [
     sign: '2 of 9 ends connected',
     before: showCard,
   },
-  { name: 'dossier', path: '/dossiers/machine/hallam-voss-packhorse-62', sign: '57 plugs' },
+  {
+    name: 'dossier',
+    path: '/dossiers/machine/hallam-voss-packhorse-62',
+    sign: '57 plugs',
+    before: (page) => page.getByRole('tab', { name: 'Covers' }).click(),
+  },
   { name: 'trim', path: '/job/demo-upper-alp/trim', sign: 'rows used' },
   { name: 'hand-back', path: '/job/demo-lower-yard/hand-back', sign: 'Take along' },
 ]
@@ -128,5 +132,34 @@ for (const view of views) {
   await context.close()
   console.log(view.name)
 }
+await machineSheet()
 await browser.close()
 await app.stop()
+
+/** Every machine from its left and from above, as the yard hands them out. */
+async function machineSheet(): Promise<void> {
+  const rows: { kind: string; id: string; version: number; name: string }[] = await (
+    await fetch(`${app.url}/api/dossiers`)
+  ).json()
+  const seen = new Set<string>()
+  const machines = rows.filter((row) => row.kind === 'machine' && !seen.has(row.id) && seen.add(row.id))
+  const page = await browser.newPage({ baseURL: app.url, viewport: { width: 1280, height: 1180 } })
+  await page.goto('/')
+  await page.evaluate((list) => {
+    document.body.innerHTML = `<main style="display:grid;grid-template-columns:repeat(3,1fr);gap:14px 26px;padding:20px;background:#f4f4ef">${list
+      .map(
+        ({ id, version, name }) =>
+          `<figure style="margin:0">${['side', 'top']
+            .map(
+              (from) =>
+                `<img style="display:block;width:100%;height:118px;object-fit:contain" src="/api/machines/${id}/drawing.svg?version=${version}&from=${from}&px=390">`,
+            )
+            .join('')}<figcaption style="font-weight:700">${name}</figcaption></figure>`,
+      )
+      .join('')}</main>`
+  }, machines)
+  await page.waitForFunction(() => [...document.images].every((image) => image.complete && image.naturalWidth > 0))
+  await page.screenshot({ path: `${folder}/machines.png`, fullPage: true })
+  await page.close()
+  console.log('machines')
+}

@@ -5,8 +5,13 @@ import type { Point, Scene } from './scene.ts'
 
 /** The id of a part by its name: parts of one name are one part of the list. */
 export function partIdOf(name: string): DrawnPartId {
-  return asId(name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-'))
+  const id = ids.get(name) ?? asId<DrawnPartId>(name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-'))
+  ids.set(name, id)
+  return id
 }
+
+/** There are some hundred names; a drawing that is moved asks for them again and again. */
+const ids = new Map<string, DrawnPartId>()
 
 /** A scene with what a machine has otherwise: parts moved, of another size about their own middle, or not there. */
 export function changed(scene: Scene, changes: readonly DrawnPartChange[], view: 'side' | 'top'): Scene {

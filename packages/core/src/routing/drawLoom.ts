@@ -1,6 +1,7 @@
 import { trunkPart } from './runBundles.ts'
 import {
   colourHex,
+  type Hazard,
   type Kit,
   type LoomPartId,
   type Machine,
@@ -12,7 +13,7 @@ import {
 import { bundleDiameterMm, wireDiameterMm } from './bundles.ts'
 import { nodeOfTarget } from './layLoom.ts'
 import type { LaidLoom, LoomEnd, Stretch } from './model.ts'
-import { partOfPath } from './passagePath.ts'
+import { partOfPath, spreadAlong } from './passagePath.ts'
 import { routeGraph } from './routeGraph.ts'
 
 /** A line of the loom as it lies in the machine, with its thickness. */
@@ -29,6 +30,21 @@ export function passagePoints(machine: Machine, passage: PassageId): PointAt[] {
   const edge = graph.edges.find((item) => item.passage.id === passage)
   const [from, to] = edge ? [graph.nodes[edge.a].at, graph.nodes[edge.b].at] : []
   return from && to ? [from, ...(edge?.passage.via ?? []), to] : []
+}
+
+/** The dangers of a passage, with the place their marks stand at: the middle of the way. */
+export interface HazardMarks {
+  passage: PassageId
+  hazards: readonly Hazard[]
+  at: PointAt
+}
+
+/** The marks of all passages that have any danger and a place. */
+export function hazardMarks(machine: Machine): HazardMarks[] {
+  return (machine.passages ?? []).flatMap(({ id, hazards }) => {
+    const [at] = hazards.length > 0 ? spreadAlong(passagePoints(machine, id), 1) : []
+    return at ? [{ passage: id, hazards, at }] : []
+  })
 }
 
 /** Stretches as one line of points. */

@@ -20,6 +20,8 @@ export {
   stretchPoints,
   type Frame,
   type LoomLine,
+  hazardMarks,
+  type HazardMarks,
 } from './drawLoom.ts'
 export {
   barredWhy,

@@ -4,6 +4,7 @@ import type { JobDossiers } from '@tidy-badger/core/jobs'
 import {
   branchColour,
   endPoint,
+  hazardMarks,
   hazardWords,
   loomLines,
   passagePoints,
@@ -91,12 +92,14 @@ function view(
   const passages = (machine.passages ?? []).flatMap((passage) => {
     const points = passagePoints(machine, passage.id).map(at)
     if (points.length < 2) return []
-    const [x, y] = points[Math.floor(points.length / 2)].map((value, axis) => (value + points[0][axis]) / 2)
-    const letters = passage.hazards.map((hazard) => hazardLetters[hazard.kind]).join('')
     return [
       `<path data-passage="${passage.id}" d="${path(points)}" fill="none" stroke="#b9b9b2" stroke-width="1" stroke-dasharray="2 4"/>`,
-      ...(letters === '' ? [] : [svgWords(x, y - 4, letters, ' font-size="9" fill="#b3261e" text-anchor="middle"')]),
     ]
+  })
+  const dangers = hazardMarks(machine).map(({ hazards, at: point }) => {
+    const [x, y] = at(point)
+    const letters = hazards.map((hazard) => hazardLetters[hazard.kind]).join('')
+    return svgWords(x, y - 4, letters, ' font-size="9" fill="#b3261e" text-anchor="middle"')
   })
   const lines = loomLines(machine, loom).flatMap((line) => {
     const thick = Math.max(2, (line.diameterMm / 1000) * thicker * scale)
@@ -126,6 +129,7 @@ function view(
   const [x, y] = module ? at(module) : [0, 0]
   return [
     ...passages,
+    ...dangers,
     ...lines,
     ...tags,
     ...(module

@@ -1,12 +1,9 @@
-import { around, idIn } from '@tidy-badger/core/shared'
-import { batteryChosen, batteryPracticeOf, batteryPracticesFor } from '@tidy-badger/core/access'
+import { around } from '@tidy-badger/core/shared'
 import { type Station, stationNames, type CoverId } from '@tidy-badger/core/dossiers'
-import { accessOf, gatedStations, mountPlaceOf, stationWork } from '@tidy-badger/core/jobs'
-import { mountPlaceChosen, placesFor } from '@tidy-badger/core/routing'
+import { accessOf, gatedStations, stationWork } from '@tidy-badger/core/jobs'
 import { Suspense, useEffect, type ReactNode } from 'react'
 import { useJob } from '../jobs/index.ts'
 import { Picture, Views, StationHeading } from '../ui/Views.tsx'
-import { Practice } from '../ui/Practice.tsx'
 import { Stage } from '../ui/Stage.tsx'
 import { later } from '../ui/comesLater.tsx'
 import { useKeys } from '../ui/useKeys.ts'
@@ -23,6 +20,7 @@ import {
 
 // What is to be done is there at once; what is turned to comes meanwhile.
 const MachineDrawing = later(async () => (await import('./components/MachineDrawing.tsx')).MachineDrawing)
+const Practices = later(async () => (await import('./components/Practices.tsx')).Practices)
 const PlanNotes = later(async () => (await import('./components/PlanNotes.tsx')).PlanNotes)
 const DayPanel = later(async () => (await import('./components/DayPanel.tsx')).DayPanel)
 const AlsoPanel = later(async () => (await import('./components/AlsoPanel.tsx')).AlsoPanel)
@@ -71,7 +69,11 @@ export function WorkPage({ station, children }: { station: Station; children?: R
             <div className={withMachine ? 'flex gap-4 max-xl:flex-col-reverse' : ''}>
               <div className={withMachine ? 'xl:w-[296px] xl:shrink-0' : ''}>
                 <WorkList items={items} current={current} onPick={selectWork} />
-                {station === 'make-safe' && <Practices />}
+                {station === 'make-safe' && (
+                  <Suspense fallback={null}>
+                    <Practices />
+                  </Suspense>
+                )}
                 {children}
               </div>
               {withMachine && (
@@ -97,49 +99,5 @@ export function WorkPage({ station, children }: { station: Station; children?: R
         <WorkDock station={station} items={items} current={current} gated={gated} onDone={() => selectWork(null)} />
       }
     />
-  )
-}
-
-const practiceReasons: Record<string, string> = {
-  'negative off': 'The usual way: quick, and nothing can short to the frame.',
-  'battery out': 'Where there is little room, or the machine stands for days.',
-  'both negatives off': 'Two batteries: with one alone off, the machine stays live.',
-}
-
-/** How this shop takes the battery off, and where the module goes. */
-function Practices() {
-  const { dossiers, state, write } = useJob()
-  const { machine } = dossiers
-  const now = batteryPracticeOf(machine, state)
-  const place = mountPlaceOf(dossiers, state)
-  return (
-    <div className="mt-4 flex flex-col gap-4 border-t-2 border-line-soft pt-3">
-      <Practice
-        legend="How the battery comes off"
-        name="battery"
-        options={batteryPracticesFor(machine)}
-        reasons={practiceReasons}
-        now={now}
-        onChoose={(value) => void write(batteryChosen.answer(state, {}, value))}
-      />
-      <p className="text-small text-quiet">Positive first is not offered: the spanner would arc on the frame.</p>
-      {place && machine.places && (
-        <label className="flex flex-col">
-          <span className="font-head font-bold">Where the module goes</span>
-          <select
-            value={place.id}
-            onChange={(event) =>
-              void write(mountPlaceChosen.answer(state, {}, idIn(machine.places ?? [], event.target.value) ?? place.id))
-            }
-          >
-            {placesFor(machine, 'module').map((item) => (
-              <option key={item.id} value={item.id}>
-                {item.name}: {item.place}
-              </option>
-            ))}
-          </select>
-        </label>
-      )}
-    </div>
   )
 }

@@ -125,7 +125,8 @@ function Bar({
   const share = ((slot.end - slot.start) / whole) * 100
   const wait = task.hands === 0
   const wide = (slot.end - slot.start) * pxPerMinute > 52
-  const label = `${task.words}, ${hours(slot.start)} to ${hours(slot.end)}${critical ? ', critical' : ''}${task.done ? ', done' : ''}${task.learntFrom > 0 ? `, learnt from ${task.learntFrom}` : ''}`
+  const minutes = `${Math.round(slot.end - slot.start)} min`
+  const label = `${task.words}, ${wait ? `${minutes}, ` : ''}${hours(slot.start)} to ${hours(slot.end)}${critical ? ', critical' : ''}${task.done ? ', done' : ''}${task.learntFrom > 0 ? `, learnt from ${task.learntFrom}` : ''}`
   const go = () => {
     selectWork(slot.task)
     void navigate(`/job/${job.id}/${task.station}`)
@@ -140,12 +141,7 @@ function Bar({
         className={`block h-full w-full overflow-hidden border-y-2 border-l-2 px-0.5 text-left font-text text-small leading-tight ${critical ? 'border-b-[6px]' : ''} ${selected ? 'border-lamp' : 'border-ink'} ${task.done ? 'bg-ink text-ground' : 'bg-paper'}`}
         style={wait && !task.done ? { backgroundImage: hatch } : undefined}
       >
-        {wide &&
-          (wait ? (
-            <span className={`figures ${task.done ? '' : 'bg-paper'}`}>{Math.round(slot.end - slot.start)} min</span>
-          ) : (
-            task.words
-          ))}
+        {wide && (wait ? <span className={`figures ${task.done ? '' : 'bg-paper'}`}>{minutes}</span> : task.words)}
       </button>
     </li>
   )

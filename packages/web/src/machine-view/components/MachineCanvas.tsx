@@ -13,7 +13,17 @@ import {
 } from '@tidy-badger/core/drawing'
 import type { Body, DrawnPartId } from '@tidy-badger/core/dossiers'
 import { Minus, Plus } from 'lucide-react'
-import { Suspense, useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react'
+import {
+  memo,
+  Suspense,
+  useDeferredValue,
+  useId,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type ReactNode,
+} from 'react'
 import { later } from '../../ui/comesLater.tsx'
 import { MachinePicture } from './MachinePicture.tsx'
 
@@ -70,8 +80,12 @@ export function MachineCanvas({
   children: (paper: Paper) => ReactNode
   names?: (paper: Paper) => ReactNode
 }) {
-  const whole = bodyView(body, view)
-  const byItself = work ? lookAt(work, whole, room) : wholeLook
+  const whole = useMemo(() => bodyView(body, view), [body, view])
+  const { x, y, width, height } = work ?? { x: NaN, y: NaN, width: NaN, height: NaN }
+  const byItself = useMemo(
+    () => (Number.isNaN(x) ? wholeLook : lookAt({ x, y, width, height }, whole, room)),
+    [x, y, width, height, whole, room],
+  )
   const followed = JSON.stringify([view, work])
   const [hand, setHand] = useState<{ while: string; look: Look } | null>(null)
   // Where a hand put it counts until the work goes on elsewhere.
@@ -81,9 +95,13 @@ export function MachineCanvas({
   const svg = useRef<SVGSVGElement>(null)
   const clip = useId()
   const shown = shownBy(look, whole)
-  const unit = Math.max(shown.width / 430, shown.height / maxHeight)
-  const paper: Paper = { ...whole, unit, shown }
-  const rim = band * unit
+  // The picture is moved at once; what is drawn in it follows when there is time.
+  const settled = useDeferredValue(look)
+  const paper: Paper = useMemo(() => {
+    const seen = shownBy(settled, whole)
+    return { ...whole, unit: Math.max(seen.width / 430, seen.height / maxHeight), shown: seen }
+  }, [settled, whole, maxHeight])
+  const rim = band * Math.max(shown.width / 430, shown.height / maxHeight)
   const middle: [number, number] = [shown.x + shown.width / 2, shown.y + shown.height / 2]
   const nearer = (factor: number) => change((now) => zoomed(now, whole, factor, middle))
   const keys: Record<string, () => void> = {
@@ -104,10 +122,10 @@ export function MachineCanvas({
     act()
   }
   /** A point of the screen in the picture. */
-  const onPicture = (x: number, y: number): [number, number] => {
+  const onPicture = (px: number, py: number): [number, number] => {
     const matrix = svg.current?.getScreenCTM?.()
     if (!matrix) return middle
-    const point = new DOMPoint(x, y).matrixTransform(matrix.inverse())
+    const point = new DOMPoint(px, py).matrixTransform(matrix.inverse())
     return [point.x, point.y]
   }
   const push = (dx: number, dy: number) => {
@@ -151,11 +169,11 @@ export function MachineCanvas({
         </clipPath>
         <g clipPath={`url(#${clip})`}>
           <g opacity={faint ? 0.55 : 1}>
-            <MachinePicture machine={machine} view={view} unit={unit} hidden={hidden} />
+            <MachinePicture machine={machine} view={view} unit={paper.unit} hidden={hidden} />
           </g>
-          {children(paper)}
+          <Drawn paper={paper} draw={children} />
         </g>
-        {names?.(paper)}
+        {names && <Drawn paper={paper} draw={names} />}
       </svg>
       <Suspense fallback={null}>
         <DrawingGestures
@@ -168,6 +186,11 @@ export function MachineCanvas({
     </div>
   )
 }
+
+/** What a station draws: anew where it or the paper is another, not with every move of the picture. */
+const Drawn = memo(function Drawn({ paper, draw }: { paper: Paper; draw: (paper: Paper) => ReactNode }) {
+  return draw(paper)
+})
 
 /** The whole machine, small, with a frame round what is shown large. */
 function WholeMachine({

@@ -8,58 +8,78 @@ import {
   type Shape,
   type View,
 } from '@tidy-badger/core/drawing'
-import { memo, useId } from 'react'
+import { memo, useId, type CSSProperties } from 'react'
 
-/** The machine drawn of its parts, axes in metres. @param unit width of a hair on the screen, m */
-export const MachineShapes = memo(function MachineShapes({
-  machine,
-  view,
-  unit,
-  hidden,
-}: {
+declare module 'react' {
+  interface CSSProperties {
+    /** Width of a hair on the screen, in the units of a drawing: nearer or farther changes this alone. */
+    '--hair'?: string
+  }
+}
+
+/** Edges as wide as their hairs. */
+const edges: readonly CSSProperties[] = edgeHairs.map((hairs) => ({ strokeWidth: `calc(var(--hair) * ${hairs})` }))
+
+interface ShapesProps {
   machine: DrawnMachine
   view: View
-  unit: number
   hidden?: ReadonlySet<DrawnPartId>
-}) {
-  const hatch = useId()
-  const { body } = machine
+}
+
+/** The machine drawn of its parts, axes in metres. @param props.unit width of a hair on the screen, m */
+export function MachineShapes({ unit, ...shapes }: ShapesProps & { unit: number }) {
+  const { body } = shapes.machine
   if (!body) return null
   return (
-    <g transform={bodyView(body, view).transform} strokeLinejoin="round" strokeLinecap="round">
+    <g
+      transform={bodyView(body, shapes.view).transform}
+      strokeLinejoin="round"
+      strokeLinecap="round"
+      style={{ '--hair': `${unit}px` }}
+    >
+      <Shapes {...shapes} />
+    </g>
+  )
+}
+
+/** How wide the hatch of what gets hot is, m: of the machine, so that it grows with it. */
+const hatchM = 0.028
+
+const Shapes = memo(function Shapes({ machine, view, hidden }: ShapesProps) {
+  const hatch = useId()
+  const wide = hatchM * Math.max(0.6, (machine.body?.lengthM ?? 2) / 2.6)
+  return (
+    <>
       <defs>
         {/* What gets hot is seen without colour as well. */}
-        <pattern
-          id={hatch}
-          width={6 * unit}
-          height={6 * unit}
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <rect width={6 * unit} height={6 * unit} fill="var(--part-hot)" />
-          <path d={`M0 0V${6 * unit}`} stroke="var(--part-edge)" strokeOpacity={0.45} strokeWidth={1.2 * unit} />
+        <pattern id={hatch} width={wide} height={wide} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width={wide} height={wide} fill="var(--part-hot)" />
+          <path d={`M0 0V${wide}`} stroke="var(--part-edge)" strokeOpacity={0.45} strokeWidth={wide / 5} />
         </pattern>
       </defs>
       {machineScene(machine, view).map((shape, i) =>
         hidden?.has(partIdOf(shape.part)) ? null : (
-          <OneShape key={i} shape={shape} unit={unit} fill={shape.tone === 'hot' ? `url(#${hatch})` : fillOf(shape)} />
+          <OneShape key={i} shape={shape} fill={shape.tone === 'hot' ? `url(#${hatch})` : fillOf(shape)} />
         ),
       )}
-    </g>
+    </>
   )
 })
 
 const fillOf = ({ tone }: Shape) => (tone === 'open' ? 'none' : `var(--part-${tone})`)
 
-function OneShape({ shape, unit, fill }: { shape: Shape; unit: number; fill: string }) {
+function OneShape({ shape, fill }: { shape: Shape; fill: string }) {
   const { d, edge, tubeM } = shape
   if (tubeM === undefined)
-    return (
-      <path d={d} fill={fill} stroke={edge > 0 ? 'var(--part-edge)' : 'none'} strokeWidth={edgeHairs[edge] * unit} />
-    )
+    return <path d={d} fill={fill} stroke={edge > 0 ? 'var(--part-edge)' : 'none'} style={edges[edge]} />
   return (
     <>
-      <path d={d} fill="none" stroke="var(--part-edge)" strokeWidth={tubeM + 1.6 * unit} />
+      <path
+        d={d}
+        fill="none"
+        stroke="var(--part-edge)"
+        style={{ strokeWidth: `calc(${tubeM}px + var(--hair) * 1.6)` }}
+      />
       <path d={d} fill="none" stroke={shape.tone === 'hot' ? 'var(--part-hot)' : fill} strokeWidth={tubeM} />
     </>
   )

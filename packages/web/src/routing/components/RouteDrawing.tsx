@@ -2,6 +2,7 @@ import { type Kit, type Machine, type PointAt, type PassageId, type LoomPartId }
 import {
   branchColour,
   endPoint,
+  hazardMarks,
   loomFrame,
   loomLines,
   passagePoints,
@@ -14,7 +15,7 @@ import {
   trunkPart,
 } from '@tidy-badger/core/routing'
 import { useMemo } from 'react'
-import { aroundPoints, bodyView, viewWords, type View } from '@tidy-badger/core/drawing'
+import { aroundPoints, bodyView, bySight, viewWords, type View } from '@tidy-badger/core/drawing'
 import { MachineCanvas, type Paper } from '../../machine-view/index.ts'
 import { HazardMark } from './HazardMark.tsx'
 
@@ -85,6 +86,16 @@ function OneView({
   still,
 }: RouteDrawingProps & { view: View; lines: LoomLine[]; frame: Frame | null }) {
   const { body } = machine
+  // Nearer and farther ask for them again and again.
+  const marks = useMemo(() => hazardMarks(machine), [machine])
+  const ways = useMemo(
+    () =>
+      (machine.passages ?? []).flatMap((passage) => {
+        const points = passagePoints(machine, passage.id)
+        return points.length < 2 ? [] : [{ passage, points }]
+      }),
+    [machine],
+  )
   if (!body) return null
   // The branch in hand with what lies around it, or the whole loom.
   const inHand = lines.filter((line) => line.part === part).flatMap((line) => line.points)
@@ -114,9 +125,7 @@ function OneView({
             .join('')
         return (
           <>
-            {(machine.passages ?? []).map((passage) => {
-              const points = passagePoints(machine, passage.id)
-              if (points.length < 2) return null
+            {ways.map(({ passage, points }) => {
               const barred = passage.hazards.some((hazard) => hazard.kind === 'barred')
               const lies = marking?.lies.includes(passage.id)
               return (
@@ -147,7 +156,7 @@ function OneView({
             {sorted.map((line) => (
               <LoomPath
                 key={line.part}
-                d={path(line.points)}
+                stretches={bySight(line.points, body, view).map((run) => ({ d: path(run.points), behind: run.behind }))}
                 width={Math.max(2.2 * unit, (line.diameterMm / 1000) * thicker)}
                 colour={branchColour(kit, line.part)}
                 picked={line.part === part}
@@ -156,18 +165,16 @@ function OneView({
                 onPick={onPick && !marking ? () => onPick(line.part) : undefined}
               />
             ))}
-            {(machine.passages ?? []).map((passage) => {
-              const points = passagePoints(machine, passage.id)
-              if (points.length < 2 || passage.hazards.length === 0) return null
-              const middle = middleOf(points.map(at))
-              const strong = used.has(passage.id) || (marking?.lies.includes(passage.id) ?? false)
+            {marks.map(({ passage, hazards, at: point }) => {
+              const [x, y] = at(point)
+              const strong = used.has(passage) || (marking?.lies.includes(passage) ?? false)
               const size = (strong ? 1.3 : 0.9) * unit
               return (
-                <g key={passage.id} opacity={strong ? 1 : 0.55} aria-hidden>
-                  {passage.hazards.map((hazard, i) => (
+                <g key={passage} opacity={strong ? 1 : 0.55} aria-hidden>
+                  {hazards.map((hazard, i) => (
                     <g
                       key={i}
-                      transform={`translate(${middle[0] + (i - (passage.hazards.length - 1) / 2) * 13 * size} ${middle[1] - 9 * size}) scale(${size})`}
+                      transform={`translate(${x + (i - (hazards.length - 1) / 2) * 13 * size} ${y - 9 * size}) scale(${size})`}
                     >
                       <circle r={6.6} fill="var(--paper)" opacity={0.85} />
                       <HazardMark hazard={hazard} />
@@ -248,7 +255,7 @@ function rank(line: LoomPartId, part: LoomPartId | null | undefined): number {
 }
 
 function LoomPath({
-  d,
+  stretches,
   width,
   colour,
   picked,
@@ -256,7 +263,7 @@ function LoomPath({
   unit,
   onPick,
 }: {
-  d: string
+  stretches: readonly { d: string; behind: boolean }[]
   width: number
   colour: string
   picked: boolean
@@ -264,13 +271,19 @@ function LoomPath({
   unit: number
   onPick?: () => void
 }) {
-  const shape = { d, fill: 'none', strokeLinecap: 'round', strokeLinejoin: 'round' } as const
+  const shape = { fill: 'none', strokeLinecap: 'round', strokeLinejoin: 'round' } as const
+  /** One run of all stretches; what lies behind the machine is thinner. */
+  const run = (stroke: string, wide: (behind: boolean) => number) =>
+    stretches.map(({ d, behind }) => (
+      <path key={`${stroke} ${d}`} {...shape} d={d} stroke={stroke} strokeWidth={wide(behind)} />
+    ))
+  const thick = (behind: boolean) => width * (behind ? 0.5 : 1)
   return (
     <g opacity={quiet ? 0.6 : 1} onClick={onPick} style={onPick ? { cursor: 'pointer' } : undefined}>
-      {picked && <path {...shape} stroke="var(--lamp)" strokeWidth={width + 8 * unit} />}
-      <path {...shape} stroke="var(--ink)" strokeWidth={width + 1.8 * unit} />
-      <path {...shape} stroke={colour} strokeWidth={width} />
-      {onPick && <path {...shape} stroke="transparent" strokeWidth={Math.max(width, 16 * unit)} />}
+      {picked && run('var(--lamp)', (behind) => thick(behind) + 8 * unit)}
+      {run('var(--ink)', (behind) => thick(behind) + 1.8 * unit)}
+      {run(colour, thick)}
+      {onPick && run('transparent', () => Math.max(width, 16 * unit))}
     </g>
   )
 }
@@ -376,10 +389,4 @@ function EndTags({
       })}
     </g>
   )
-}
-
-function middleOf(points: readonly [number, number][]): [number, number] {
-  const [a, b] = [points[Math.floor((points.length - 1) / 2)], points[Math.ceil((points.length - 1) / 2)]]
-  if (!a || !b) return [0, 0]
-  return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
 }
