@@ -5,3 +5,4 @@ export { MachinePicture } from './components/MachinePicture.tsx'
 export const WhereOnMachine = later(async () => (await import('./components/WhereOnMachine.tsx')).WhereOnMachine)
 export { MachineCanvas, type Paper } from './components/MachineCanvas.tsx'
 export { MachineThumb } from './components/MachineThumb.tsx'
+export { TakenPart } from './components/TakenPart.tsx'

@@ -229,7 +229,12 @@ function DrawnCover({
         event.preventDefault()
         onPick()
       }}
-      style={{ cursor: 'pointer' }}
+      className="motion-safe:transition-transform motion-safe:duration-200"
+      style={{
+        cursor: 'pointer',
+        // The next one lifts a little.
+        transform: current && !off ? `translate(0, ${-5 * unit}px)` : undefined,
+      }}
     >
       <CoverShape
         cover={cover}

@@ -2,6 +2,7 @@ import { fastenerWords } from '@tidy-badger/core/dossiers'
 import { trayOf, type TrayItem } from '@tidy-badger/core/jobs'
 import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
+import { TakenPart } from '../../machine-view/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/form/Fields.tsx'
 import { words, z } from '../../ui/form/schema.ts'
@@ -37,11 +38,15 @@ export function PartsTray() {
 }
 
 function Compartment({ item, onPick }: { item: TrayItem; onPick: () => void }) {
+  const { dossiers } = useJob()
   const small = item.cover.fasteners.filter((fastener) => fastener.threadMm !== undefined)
   return (
     <li className="bg-paper">
       <button type="button" onClick={onPick} className="block min-h-[64px] w-full px-2.5 py-2 text-left font-text">
-        <span className="block text-small leading-tight font-semibold">{item.cover.name}</span>
+        <span className="flex items-center justify-between gap-2">
+          <span className="text-small leading-tight font-semibold">{item.cover.name}</span>
+          <TakenPart machine={dossiers.machine} cover={item.cover} />
+        </span>
         <span className="block text-small leading-tight text-quiet">
           {[...small.map((fastener) => `${fastener.count} × M${fastener.threadMm}`), ...item.cover.saves].join(', ')}
         </span>

@@ -1,7 +1,6 @@
 import { type Kit, type Machine, type PointAt, type PassageId, type LoomPartId } from '@tidy-badger/core/dossiers'
 import {
   branchColour,
-  endPoint,
   hazardMarks,
   loomFrame,
   loomLines,
@@ -10,13 +9,13 @@ import {
   spreadAlong,
   type Frame,
   type LaidLoom,
-  type RoutedBranch,
   type LoomLine,
   trunkPart,
 } from '@tidy-badger/core/routing'
 import { useMemo } from 'react'
 import { aroundPoints, bodyView, bySight, viewWords, type View } from '@tidy-badger/core/drawing'
 import { MachineCanvas, type Paper } from '../../machine-view/index.ts'
+import { EndTags, ModuleBox, moduleHalf } from './EndTags.tsx'
 import { HazardMark } from './HazardMark.tsx'
 
 /** The loom is drawn so much thicker than it is, to be seen at all. */
@@ -103,6 +102,7 @@ function OneView({
     [loom.trunk, ...loom.branches].flatMap((item) => item.stretches.map((stretch) => stretch.passage)),
   )
   const module = placePoint(machine, loom.place.id)
+  const name = kit.model.replace(/,.*/, '')
   const sorted = [...lines].sort((a, b) => rank(a.part, part) - rank(b.part, part))
   return (
     <MachineCanvas
@@ -119,6 +119,9 @@ function OneView({
     >
       {(paper) => {
         const { at, unit } = paper
+        const [mx, my] = module ? at(module) : [0, 0]
+        const half = moduleHalf(name) * unit
+        const box = module ? { x: mx - half, y: my - 11 * unit, width: 2 * half, height: 22 * unit } : null
         const path = (points: readonly PointAt[]) =>
           points
             .map((point, i) => `${i === 0 ? 'M' : 'L'}${at(point)[0].toFixed(4)} ${at(point)[1].toFixed(4)}`)
@@ -184,12 +187,12 @@ function OneView({
               )
             })}
             {ties && <Ties {...ties} loom={loom} machine={machine} paper={paper} second={view !== 'top'} />}
-            {module && <ModuleBox at={at(module)} unit={unit} name={kit.model.replace(/,.*/, '')} />}
+            {box && <ModuleBox box={box} unit={unit} name={name} />}
             <EndTags
               branches={loom.branches.filter((branch) => !only || only.has(branch.end.id))}
               machine={machine}
-              at={at}
-              unit={unit}
+              paper={paper}
+              module={box}
               part={part ?? null}
               onPick={marking ? undefined : onPick}
             />
@@ -284,109 +287,6 @@ function LoomPath({
       {run('var(--ink)', (behind) => thick(behind) + 1.8 * unit)}
       {run(colour, thick)}
       {onPick && run('transparent', () => Math.max(width, 16 * unit))}
-    </g>
-  )
-}
-
-function ModuleBox({ at: [x, y], unit, name }: { at: [number, number]; unit: number; name: string }) {
-  const half = (7 + 3.4 * name.length) * unit
-  return (
-    <g aria-hidden>
-      <rect
-        x={x - half}
-        y={y - 11 * unit}
-        width={2 * half}
-        height={22 * unit}
-        rx={4 * unit}
-        fill="var(--ink)"
-        stroke="var(--ground)"
-        strokeWidth={1.5 * unit}
-      />
-      <text
-        x={x}
-        y={y}
-        fontSize={11 * unit}
-        fontWeight={700}
-        textAnchor="middle"
-        dominantBaseline="central"
-        fill="var(--ground)"
-      >
-        {name}
-      </text>
-    </g>
-  )
-}
-
-/** Tags at the ends; ends close to each other share one, the one in hand has its own. */
-function EndTags({
-  branches,
-  machine,
-  at,
-  unit,
-  part,
-  onPick,
-}: {
-  branches: readonly RoutedBranch[]
-  machine: Machine
-  at: (point: PointAt) => [number, number]
-  unit: number
-  part: LoomPartId | null
-  onPick?: (part: LoomPartId) => void
-}) {
-  const groups: { x: number; y: number; first: RoutedBranch; others: RoutedBranch[] }[] = []
-  for (const branch of branches) {
-    const point = endPoint(machine, branch.end)
-    if (!point) continue
-    const [x, y] = at(point)
-    const near = groups.find((group) => Math.abs(group.x - x) < 24 * unit && Math.abs(group.y - y) < 24 * unit)
-    if (near && branch.end.id !== part && near.first.end.id !== part) near.others.push(branch)
-    else groups.push({ x, y, first: branch, others: [] })
-  }
-  const taken: [number, number][] = []
-  return (
-    <g aria-hidden>
-      {groups.map(({ x, y: bottom, first, others }) => {
-        const { end } = first
-        const tag = end.tag.replace(/–.*/, '')
-        const label = others.length > 0 ? `${tag} +${others.length}` : tag
-        const wide = (9 + 6.4 * label.length) * unit
-        let y = bottom + 15 * unit
-        while (taken.some(([tx, ty]) => Math.abs(tx - x) < 34 * unit && Math.abs(ty - y) < 15 * unit)) y += 15 * unit
-        taken.push([x, y])
-        const picked = end.id === part
-        const short = [first, ...others].some((branch) => branch.reach !== 'reaches')
-        return (
-          <g
-            key={end.id}
-            onClick={onPick ? () => onPick(end.id) : undefined}
-            style={onPick ? { cursor: 'pointer' } : undefined}
-          >
-            <circle cx={x} cy={bottom} r={3.4 * unit} fill="var(--ink)" stroke="var(--paper)" strokeWidth={unit} />
-            <rect
-              x={x - wide / 2}
-              y={y - 7 * unit}
-              width={wide}
-              height={14 * unit}
-              rx={3 * unit}
-              fill={picked ? 'var(--lamp)' : 'var(--paper)'}
-              stroke={short ? 'var(--stop)' : 'var(--ink)'}
-              strokeWidth={(short ? 2.4 : 1.3) * unit}
-              strokeDasharray={short ? `${3 * unit} ${2 * unit}` : undefined}
-            />
-            <text
-              x={x}
-              y={y}
-              fontSize={10.5 * unit}
-              fontWeight={700}
-              textAnchor="middle"
-              dominantBaseline="central"
-              fill={picked ? '#15181a' : 'var(--ink)'}
-            >
-              {label}
-            </text>
-          </g>
-        )
-      })}
     </g>
   )
 }
