@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/form/Fields.tsx'
 import { words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
+import { IconButton } from '../../ui/IconButton.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { useJournal } from '../journalStore.ts'
 import { useJob } from '../useJob.ts'
@@ -97,19 +98,5 @@ function JournalEntries() {
       </ol>
       {entries.length === 0 && <p className="text-quiet">Nothing yet. The first tick stands here.</p>}
     </>
-  )
-}
-
-function IconButton({ label, onClick, children }: { label: string; onClick: () => void; children: React.ReactNode }) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      onClick={onClick}
-      className="grid size-11 shrink-0 place-items-center rounded-lg border-2 border-line"
-    >
-      {children}
-    </button>
   )
 }

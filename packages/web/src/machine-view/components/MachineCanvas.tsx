@@ -25,6 +25,7 @@ import {
   type ReactNode,
 } from 'react'
 import { later } from '../../ui/comesLater.tsx'
+import { IconButton } from '../../ui/IconButton.tsx'
 import { MachinePicture } from './MachinePicture.tsx'
 
 const DrawingGestures = later(async () => (await import('./DrawingGestures.tsx')).DrawingGestures)
@@ -139,16 +140,16 @@ export function MachineCanvas({
         {!still && (
           <div className="ml-auto flex items-center gap-1">
             {look.zoom > 1 && (
-              <MapButton label={`All of it, ${label}`} onClick={() => change(() => wholeLook)}>
+              <IconButton label={`All of it, ${label}`} onClick={() => change(() => wholeLook)}>
                 <WholeMachine machine={machine} view={view} whole={whole} shown={shown} hidden={hidden} />
-              </MapButton>
+              </IconButton>
             )}
-            <MapButton label={`Nearer, ${label}`} onClick={() => nearer(step)}>
+            <IconButton label={`Nearer, ${label}`} onClick={() => nearer(step)}>
               <Plus aria-hidden size={18} />
-            </MapButton>
-            <MapButton label={`Farther, ${label}`} onClick={() => nearer(1 / step)}>
+            </IconButton>
+            <IconButton label={`Farther, ${label}`} onClick={() => nearer(1 / step)}>
               <Minus aria-hidden size={18} />
-            </MapButton>
+            </IconButton>
           </div>
         )}
       </div>
@@ -212,19 +213,5 @@ function WholeMachine({
       <MachinePicture machine={machine} view={view} unit={unit} hidden={hidden} />
       <rect {...shown} fill="var(--lamp)" fillOpacity={0.18} stroke="var(--lamp)" strokeWidth={2.6 * unit} />
     </svg>
-  )
-}
-
-function MapButton({ label, onClick, children }: { label: string; onClick: () => void; children: ReactNode }) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      onClick={onClick}
-      className="grid h-11 min-w-11 shrink-0 place-items-center px-1 rounded-lg border-2 border-line bg-paper"
-    >
-      {children}
-    </button>
   )
 }
