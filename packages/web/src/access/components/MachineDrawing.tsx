@@ -175,8 +175,8 @@ function CoverShape({
   if (shapes.length > 0)
     return (
       <g transform={paper.transform}>
-        {shapes.map((shape) => (
-          <path key={shape.d} d={shape.d} {...look} />
+        {shapes.map((shape, i) => (
+          <path key={i} d={shape.d} {...look} />
         ))}
       </g>
     )

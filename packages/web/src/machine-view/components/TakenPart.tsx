@@ -20,9 +20,9 @@ export function TakenPart({ machine, cover }: { machine: DrawnMachine; cover: Co
       aria-hidden
     >
       <g transform="scale(1 -1)" strokeLinejoin="round">
-        {shapes.map(({ d, tone, edge }) => (
+        {shapes.map(({ d, tone, edge }, i) => (
           <path
-            key={d}
+            key={i}
             d={d}
             fill={tone === 'open' ? 'none' : `var(--part-${tone})`}
             stroke={edge > 0 ? 'var(--part-edge)' : 'none'}

@@ -232,8 +232,8 @@ function Ties({
         }}
         style={act ? { cursor: 'pointer' } : undefined}
       >
-        {marks.map(([x, y]) => (
-          <g key={`${x} ${y}`}>
+        {marks.map(([x, y], i) => (
+          <g key={i}>
             {act && <circle cx={x} cy={y} r={14 * unit} fill="transparent" />}
             <rect
               x={x - 2.8 * unit}
@@ -277,8 +277,8 @@ function LoomPath({
   const shape = { fill: 'none', strokeLinecap: 'round', strokeLinejoin: 'round' } as const
   /** One run of all stretches; what lies behind the machine is thinner. */
   const run = (stroke: string, wide: (behind: boolean) => number) =>
-    stretches.map(({ d, behind }) => (
-      <path key={`${stroke} ${d}`} {...shape} d={d} stroke={stroke} strokeWidth={wide(behind)} />
+    stretches.map(({ d, behind }, i) => (
+      <path key={`${stroke} ${i}`} {...shape} d={d} stroke={stroke} strokeWidth={wide(behind)} />
     ))
   const thick = (behind: boolean) => width * (behind ? 0.5 : 1)
   return (
