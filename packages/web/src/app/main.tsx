@@ -94,4 +94,11 @@ createRoot(root).render(
 
 // The whole app is fetched for the time without a link, once the first page is there and stands still.
 if ('serviceWorker' in navigator && window.isSecureContext && import.meta.env.PROD)
-  void afterwards.then(() => navigator.serviceWorker.register('/sw.js'))
+  void afterwards
+    .then(async () => {
+      // Without a link there is nothing to fetch it from; it comes with the link.
+      if (!navigator.onLine) await new Promise((again) => window.addEventListener('online', again, { once: true }))
+      await navigator.serviceWorker.register('/sw.js')
+    })
+    // What works without it goes on working; the next start of the page tries again.
+    .catch(() => undefined)
