@@ -1,6 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto'
-import { createReadStream, createWriteStream } from 'node:fs'
-import { access, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises'
+import { createReadStream } from 'node:fs'
+import { access, mkdir, open, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
@@ -64,6 +64,8 @@ export async function openFileStore(
     const draft = join(unfinished, randomUUID())
     const digest = createHash('sha256')
     let size = 0
+    // It is there before anything can go wrong: a file that is opened only while it is thrown away would stay.
+    const file = await open(draft, 'w')
     try {
       await pipeline(
         bytes,
@@ -75,7 +77,7 @@ export async function openFileStore(
             yield chunk
           }
         },
-        createWriteStream(draft),
+        file.createWriteStream(),
       )
     } catch (error) {
       await rm(draft, { force: true })
