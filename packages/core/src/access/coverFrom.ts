@@ -6,10 +6,6 @@ export function coverFrom(plan: Pick<AccessPlan, 'targets'> | null, cover: Cover
   const count = new Map<WayFrom, number>()
   for (const { covers, way } of plan?.targets ?? [])
     if (covers.includes(cover)) count.set(way.from, (count.get(way.from) ?? 0) + 1)
-  return (
-    [...count].reduce<readonly [WayFrom, number] | null>(
-      (best, one) => (best && best[1] >= one[1] ? best : one),
-      null,
-    )?.[0] ?? null
-  )
+  const [most] = [...count].sort((a, b) => b[1] - a[1])
+  return most ? most[0] : null
 }

@@ -84,15 +84,22 @@ export function viewOfCover(body: Body, { box }: Pick<Cover, 'box'>, from: WayFr
   return viewFrom(body, from ?? 'above')
 }
 
-const words: Record<View, string> = {
-  top: 'From above, front to the left',
+const names: Record<View, string> = {
+  top: 'From above',
   side: 'From the left',
-  right: 'From the right, front to the right',
-  below: 'From below, front to the left',
+  right: 'From the right',
+  below: 'From below',
 }
 
+/** From where it is seen: "From above". */
+export function viewName(view: View): string {
+  return names[view]
+}
+
+/** The same with where the front is, where that is not plain. */
 export function viewWords(view: View): string {
-  return words[view]
+  if (view === 'side') return names.side
+  return `${names[view]}, front to the ${view === 'right' ? 'right' : 'left'}`
 }
 
 /** The smallest place of a view that holds all of the points; null for none. */

@@ -1,7 +1,7 @@
 import type { DrawnPartChange, DrawnPartId } from '../dossiers/index.ts'
 import { asId } from '../shared/index.ts'
-import { movedPath, pathLines } from './path.ts'
-import type { Point, Scene } from './scene.ts'
+import { boxOf, movedPath } from './path.ts'
+import { between, type Point, type Scene } from './scene.ts'
 
 /** The id of a part by its name: parts of one name are one part of the list. */
 export function partIdOf(name: string): DrawnPartId {
@@ -19,9 +19,9 @@ export function changed(scene: Scene, changes: readonly DrawnPartChange[], view:
   const byId = new Map(changes.map((change) => [change.id, change]))
   const middles = new Map<DrawnPartId, Point>()
   for (const id of byId.keys()) {
-    const points = scene.filter((shape) => partIdOf(shape.part) === id).flatMap(({ d }) => pathLines(d).flat())
-    const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
-    middles.set(id, [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2])
+    const paths = scene.filter((shape) => partIdOf(shape.part) === id).map(({ d }) => ({ d }))
+    const { low, high } = boxOf(paths)
+    middles.set(id, between(low, high))
   }
   return scene.flatMap((shape) => {
     const change = byId.get(partIdOf(shape.part))

@@ -24,15 +24,16 @@ export function shownBy({ x, y, zoom }: Look, { width, height }: Whole): Rect {
   return { x, y, width: width / zoom, height: height / zoom }
 }
 
+const within = (value: number, low: number, high: number) => Math.max(low, Math.min(high, value))
+
+/** Moved so that nothing beyond the edge is shown. */
 function kept({ x, y, zoom }: Look, { width, height }: Whole): Look {
-  const least = Math.max(1, Math.min(mostZoom, zoom))
-  const within = (value: number, size: number) => Math.max(0, Math.min(size - size / least, value))
-  return { x: within(x, width), y: within(y, height), zoom: least }
+  return { x: within(x, 0, width - width / zoom), y: within(y, 0, height - height / zoom), zoom }
 }
 
 /** Nearer or farther, so that what is at a point stays there where the edge allows it. */
 export function zoomed(look: Look, whole: Whole, factor: number, [px, py]: readonly [number, number]): Look {
-  const zoom = Math.max(1, Math.min(mostZoom, look.zoom * factor))
+  const zoom = within(look.zoom * factor, 1, mostZoom)
   const share = look.zoom / zoom
   return kept({ x: px - (px - look.x) * share, y: py - (py - look.y) * share, zoom }, whole)
 }

@@ -1,7 +1,7 @@
 import type { Body } from '../dossiers/index.ts'
 import { partIdOf } from './changed.ts'
 import type { DrawnPart } from './partsOf.ts'
-import { block, straight, type Scene, type Shape } from './scene.ts'
+import { block, straight, type Point, type Scene, type Shape } from './scene.ts'
 
 /** What lies so far to one side, share of the width, is drawn behind everything from the other. */
 const aside = 0.08
@@ -34,8 +34,21 @@ const onTop: ReadonlySet<string> = new Set([
 ])
 
 /** Parts that hang under a machine though they are drawn from its side alone; the others are seen on the shapes from above. */
-const underneath = ['frame', 'ladder frame', 'gearbox', 'prop shaft', 'sump', 'exhaust pipe', 'mid pipe'] as const
-const under: ReadonlySet<string> = new Set([...underneath, 'particle filter', 'catalyst', 'rail', 'skid plate'])
+const under: ReadonlySet<string> = new Set([
+  'frame',
+  'ladder frame',
+  'gearbox',
+  'prop shaft',
+  'sump',
+  'exhaust pipe',
+  'mid pipe',
+  'particle filter',
+  'catalyst',
+  'rail',
+])
+
+/** Lines from above that have no height of their own and are seen from below all the same. */
+const seenLow: ReadonlySet<string> = new Set(['tread', 'body', 'suspension arm'])
 
 /** The shapes from below: of those from above what is low, and under them what hangs there, each along its own length. */
 export function fromBelow(top: Scene, side: Scene, parts: readonly DrawnPart[], { heightM, widthM }: Body): Scene {
@@ -43,10 +56,7 @@ export function fromBelow(top: Scene, side: Scene, parts: readonly DrawnPart[], 
   const seen = top.filter(({ part }) => {
     if (onTop.has(part)) return false
     const z = byId.get(partIdOf(part))?.low.z
-    // What has no height of its own is seen from above alone, except the wheels' and the body's own lines.
-    return (
-      part === 'tread' || part === 'body' || part === 'suspension arm' || (z !== undefined && z < hiddenAbove * heightM)
-    )
+    return seenLow.has(part) || (z !== undefined && z < hiddenAbove * heightM)
   })
   const hanging = parts
     .filter(({ name, low }) => under.has(name) && low.y === undefined)
@@ -56,28 +66,22 @@ export function fromBelow(top: Scene, side: Scene, parts: readonly DrawnPart[], 
       const middle = (low.x + high.x) / 2
       const along = high.x - low.x
       if (name === 'frame' || name === 'ladder frame')
-        return [-1, 1].map((hand) => ({
-          ...{ part: name, tone: from.tone, edge: 1 as const },
+        return [-1, 1].map((hand): Shape => ({
+          part: name,
+          tone: from.tone,
+          edge: 1,
           d: block([middle, hand * widthM * 0.2], along, widthM * 0.05),
         }))
-      if (from.tubeM !== undefined || name === 'prop shaft')
-        return [
-          {
-            ...{ part: name, tone: from.tone === 'open' ? ('far' as const) : from.tone, edge: 1 as const },
-            ...{
-              d: straight(
-                [
-                  [low.x, 0],
-                  [high.x, 0],
-                ],
-                false,
-              ),
-              tubeM: from.tubeM ?? widthM * 0.03,
-            },
-          },
+      if (from.tubeM !== undefined || name === 'prop shaft') {
+        const ends: Point[] = [
+          [low.x, 0],
+          [high.x, 0],
         ]
+        const tone = from.tone === 'open' ? 'far' : from.tone
+        return [{ part: name, tone, edge: 1, d: straight(ends, false), tubeM: from.tubeM ?? widthM * 0.03 }]
+      }
       const across = Math.min(high.z - low.z, widthM * 0.3)
-      return [{ part: name, tone: from.tone, edge: 1 as const, d: block([middle, 0], along, across) }]
+      return [{ part: name, tone: from.tone, edge: 1, d: block([middle, 0], along, across) }]
     })
   return [...seen, ...hanging]
 }

@@ -7,8 +7,8 @@ import { shippedMachines as machines } from '../wiring/shippedCase.ts'
 import { coverParts, partsOff } from './covers.ts'
 import { machineScene } from './machineScene.ts'
 import { drawingNotes } from './notes.ts'
-import { boxOf, heatNear, partsOf } from './partsOf.ts'
-import { distanceToLine, isWithin, movedPath, pathLines } from './path.ts'
+import { heatNear, partsOf } from './partsOf.ts'
+import { boxOf, distanceToLine, isWithin, movedPath, pathLines } from './path.ts'
 import { block, disc, smooth, straight, type Point } from './scene.ts'
 
 const named = (part: string) => {
@@ -113,16 +113,18 @@ describe('the parts of a machine', () => {
 
   test('a tube is as wide as it is thick', () => {
     expect(
-      boxOf({
-        d: straight(
-          [
-            [0, 0],
-            [1, 0],
-          ],
-          false,
-        ),
-        tubeM: 0.2,
-      }),
+      boxOf([
+        {
+          d: straight(
+            [
+              [0, 0],
+              [1, 0],
+            ],
+            false,
+          ),
+          tubeM: 0.2,
+        },
+      ]),
     ).toEqual({ low: [-0.1, -0.1], high: [1.1, 0.1] })
   })
 })

@@ -1,7 +1,7 @@
 import type { DrawnPartId, PointAt } from '../dossiers/index.ts'
 import { drawnFrom, type DrawnMachine } from './drawnFrom.ts'
 import { partIdOf } from './changed.ts'
-import { distanceToLine, isWithin, pathLines } from './path.ts'
+import { boxOf, distanceToLine, isWithin, pathLines } from './path.ts'
 import type { Point, Scene, Shape } from './scene.ts'
 
 /** A part of a drawn machine. What is seen from one side alone has no place across the other. */
@@ -30,7 +30,7 @@ function listed(machine: DrawnMachine): DrawnPart[] {
   for (const view of ['side', 'top'] as const)
     for (const shape of drawnFrom(machine, view)) {
       const id = partIdOf(shape.part)
-      const { low, high } = boxOf(shape)
+      const { low, high } = boxOf([shape])
       const across = view === 'side' ? 'z' : 'y'
       const before = found.get(id)
       const box = (end: 'low' | 'high', [x, other]: Point, pick: (a: number, b: number) => number) => ({
@@ -47,17 +47,6 @@ function listed(machine: DrawnMachine): DrawnPart[] {
       })
     }
   return [...found.values()]
-}
-
-/** From where to where a shape goes, with half of what a tube is thick. */
-export function boxOf({ d, tubeM = 0 }: Pick<Shape, 'd' | 'tubeM'>): { low: Point; high: Point } {
-  const points = pathLines(d).flat()
-  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
-  const half = tubeM / 2
-  return {
-    low: [Math.min(...xs) - half, Math.min(...ys) - half],
-    high: [Math.max(...xs) + half, Math.max(...ys) + half],
-  }
 }
 
 /** Castings and what sits on them. */
@@ -92,10 +81,10 @@ export function heatNear(machine: DrawnMachine, points: readonly PointAt[], surf
   const scenes = { side: drawnFrom(machine, 'side'), top: drawnFrom(machine, 'top') }
   const hot = (shape: Shape) => (hottestOf(shape) ?? 0) >= surfaceC
   const names = new Set([...scenes.side, ...scenes.top].filter(hot).map((shape) => shape.part))
-  const along = between(points)
+  const along = sampled(points)
   let nearest: HeatNear | null = null
   for (const part of names) {
-    const from = (scene: Scene) => scene.filter((shape) => shape.part === part && hot(shape))
+    const from = (scene: Scene) => linesOf(scene.filter((shape) => shape.part === part && hot(shape)))
     const [side, top] = [from(scenes.side), from(scenes.top)]
     const distanceM = Math.min(
       ...along.map((point) =>
@@ -108,7 +97,7 @@ export function heatNear(machine: DrawnMachine, points: readonly PointAt[], surf
 }
 
 /** Points along a line, none farther than 3 cm from the next. */
-function between(points: readonly PointAt[]): PointAt[] {
+function sampled(points: readonly PointAt[]): PointAt[] {
   return points.flatMap((point, i) => {
     const before = points[i - 1]
     if (!before) return [point]
@@ -125,14 +114,22 @@ function between(points: readonly PointAt[]): PointAt[] {
   })
 }
 
-function distanceTo(shapes: Scene, point: Point): number | null {
-  if (shapes.length === 0) return null
+/** A line of a drawn shape: of an area, or so thick a tube. */
+interface DrawnLine {
+  points: readonly Point[]
+  tubeM: number | undefined
+}
+
+function linesOf(shapes: Scene): DrawnLine[] {
+  return shapes.flatMap(({ d, tubeM }) => pathLines(d).map((points) => ({ points, tubeM })))
+}
+
+function distanceTo(lines: readonly DrawnLine[], point: Point): number | null {
+  if (lines.length === 0) return null
   return Math.min(
-    ...shapes.flatMap(({ d, tubeM }) =>
-      pathLines(d).map((line) => {
-        if (tubeM === undefined && isWithin(point, line)) return 0
-        return Math.max(0, distanceToLine(point, line) - (tubeM ?? 0) / 2)
-      }),
-    ),
+    ...lines.map(({ points, tubeM }) => {
+      if (tubeM === undefined && isWithin(point, points)) return 0
+      return Math.max(0, distanceToLine(point, points) - (tubeM ?? 0) / 2)
+    }),
   )
 }

@@ -1,4 +1,4 @@
-import type { Point } from './scene.ts'
+import { near3, type Point, type Shape } from './scene.ts'
 
 /** A step of a path, absolute: M, L, C, A or Z with its figures. */
 interface Step {
@@ -72,7 +72,18 @@ export function movedPath(d: string, about: Point, size: number, [dx, dy]: Point
     .join('')
 }
 
-const near3 = (value: number) => Math.round(value * 1000) / 1000
+/** From where to where shapes go, with half of what a tube is thick; for none it is inside out. */
+export function boxOf(shapes: readonly Pick<Shape, 'd' | 'tubeM'>[]): { low: Point; high: Point } {
+  const corners = shapes.flatMap(({ d, tubeM = 0 }) =>
+    pathLines(d)
+      .flat()
+      .map(([x, y]) => ({ x, y, half: tubeM / 2 })),
+  )
+  return {
+    low: [Math.min(...corners.map(({ x, half }) => x - half)), Math.min(...corners.map(({ y, half }) => y - half))],
+    high: [Math.max(...corners.map(({ x, half }) => x + half)), Math.max(...corners.map(({ y, half }) => y + half))],
+  }
+}
 
 /** The distance from a point to a line of points, in its own unit. */
 export function distanceToLine(point: Point, line: readonly Point[]): number {

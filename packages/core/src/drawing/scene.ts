@@ -21,7 +21,8 @@ export interface Shape {
 /** Shapes from the farthest to the nearest. */
 export type Scene = readonly Shape[]
 
-const near3 = (value: number) => Math.round(value * 1000) / 1000
+/** To the millimetre, as paths are written. */
+export const near3 = (value: number) => Math.round(value * 1000) / 1000
 const put = ([x, y]: Point) => `${near3(x)} ${near3(y)}`
 
 /** Straight from point to point. */

@@ -1,4 +1,5 @@
 import type { Machine } from '../dossiers/index.ts'
+import { escapedXml } from '../shared/index.ts'
 import { bodyView, viewWords, type View } from './bodyView.ts'
 import { machineScene } from './machineScene.ts'
 import type { Scene, Tone } from './scene.ts'
@@ -106,14 +107,10 @@ export function machineSvg(machine: Machine, view: View, kind: InkKind, px: numb
   const hatch = `<pattern id="hot" width="${6 * hair}" height="${6 * hair}" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="${6 * hair}" height="${6 * hair}" fill="${tones.hot}"/><path d="M0 0V${6 * hair}" stroke="${edge}" stroke-opacity="0.45" stroke-width="${1.2 * hair}"/></pattern>`
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${whole.width} ${whole.height}" width="${px}" height="${Math.round((px * whole.height) / whole.width)}">`,
-    `<title>${escaped(`${machine.maker} ${machine.model}, ${viewWords(view).toLowerCase()}`)}</title>`,
+    `<title>${escapedXml(`${machine.maker} ${machine.model}, ${viewWords(view).toLowerCase()}`)}</title>`,
     `<defs>${hatch}</defs>`,
     `<g transform="${whole.transform}" stroke-linejoin="round" stroke-linecap="round">`,
     sceneMarkup(machineScene(machine, view), hair, { ...inks[kind], hotFill: 'url(#hot)' }),
     '</g></svg>',
   ].join('')
-}
-
-function escaped(text: string): string {
-  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;')
 }

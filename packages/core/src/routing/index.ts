@@ -21,7 +21,6 @@ export {
   type Frame,
   type LoomLine,
   hazardMarks,
-  type HazardMarks,
 } from './drawLoom.ts'
 export {
   barredWhy,

@@ -2,6 +2,7 @@ import type { HttpApp } from '../platform/http.ts'
 import { dossierRoutes } from './routes.ts'
 import type { DossierService } from './service.ts'
 
+export { referenceOf } from './readReference.ts'
 export { dossierService, type DossierAsked, type DossierService } from './service.ts'
 export type { Seeded } from './seedShipped.ts'
 

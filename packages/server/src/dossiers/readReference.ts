@@ -9,6 +9,11 @@ export interface DossierReference {
   variant?: VariantId
 }
 
+/** A reference of what a query names. */
+export function referenceOf(id: string, version: number | undefined, variant: string | undefined) {
+  return { id, ...(version === undefined ? {} : { version }), ...(variant === undefined ? {} : { variant }) }
+}
+
 /** @throws Refusal with what is wrong about it */
 export function readReference(asked: Record<string, unknown>, kind: string): DossierReference {
   const { id, version, variant } = { id: undefined, version: undefined, variant: undefined, ...asked }

@@ -7,6 +7,7 @@ import { connectionSchema } from '@tidy-badger/core/wiring'
 import { z } from 'zod'
 import { notFound } from '../platform/errors.ts'
 import { fileAnswer, hashText, versionQuery, type HttpApp } from '../platform/http.ts'
+import { referenceOf } from './readReference.ts'
 import type { DossierService } from './service.ts'
 
 const publishedSchemas = {
@@ -55,11 +56,7 @@ export function dossierRoutes(app: HttpApp, dossiers: DossierService): void {
     },
     async (request, reply) => {
       const { version, variant, from, ink, px } = request.query
-      const { document } = await dossiers.machine({
-        id: request.params.id,
-        ...(version === undefined ? {} : { version }),
-        ...(variant === undefined ? {} : { variant }),
-      })
+      const { document } = await dossiers.machine(referenceOf(request.params.id, version, variant))
       // A version never changes; the newest one does.
       const kept = version === undefined ? 'no-cache' : 'private, max-age=31536000, immutable'
       return reply

@@ -2,7 +2,7 @@ import { idFamilies, pinoutCsv } from '@tidy-badger/core/dossiers'
 import { cleanText, idText } from '@tidy-badger/core/shared'
 import { connectionSchema } from '@tidy-badger/core/wiring'
 import { z } from 'zod'
-import type { DossierService } from '../dossiers/index.ts'
+import { referenceOf, type DossierService } from '../dossiers/index.ts'
 import type { JobService } from '../jobs/index.ts'
 import { notFound } from '../platform/errors.ts'
 import { fileAnswer, versionQuery, type HttpApp } from '../platform/http.ts'
@@ -159,7 +159,7 @@ export function wiringRoutes(app: HttpApp, wiring: WiringService, dossiers: Doss
     async (request, reply) => {
       const { id } = request.params
       const { version, variant, connector } = request.query
-      const { document } = await dossiers.machine(reference(id, version, variant))
+      const { document } = await dossiers.machine(referenceOf(id, version, variant))
       if (connector !== undefined && !document.connectors.some((plug) => plug.id === connector))
         throw notFound('plug', connector)
       const name = encodeURIComponent(`pinout-${id}${connector ? `-${connector}` : ''}`)
@@ -183,7 +183,7 @@ export function wiringRoutes(app: HttpApp, wiring: WiringService, dossiers: Doss
     },
     async (request, reply) => {
       const { version, variant, connector, side } = request.query
-      const { document } = await dossiers.machine(reference(request.params.id, version, variant))
+      const { document } = await dossiers.machine(referenceOf(request.params.id, version, variant))
       const plug = document.connectors.find((item) => item.id === connector)
       if (!plug) throw notFound('plug', connector ?? '')
       return reply.type('image/svg+xml').send(plugSvg(document, plug, side === 'wire' ? 'wire side' : 'mating side'))
@@ -218,8 +218,4 @@ export function wiringRoutes(app: HttpApp, wiring: WiringService, dossiers: Doss
       return reply.type('application/pdf').send(await wiring.labels(request.params.id, request.query.form, home))
     },
   )
-}
-
-function reference(id: string, version: number | undefined, variant: string | undefined) {
-  return { id, ...(version === undefined ? {} : { version }), ...(variant === undefined ? {} : { variant }) }
 }

@@ -1,9 +1,5 @@
 import { colourHex, type WireColour } from '@tidy-badger/core/dossiers'
-
-/** Text safe within SVG. */
-export function escaped(text: string): string {
-  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
-}
+import { escapedXml } from '@tidy-badger/core/shared'
 
 /** A wire with its base colour, an edge that shows on paper, and the stripe as a broken line. */
 export function wirePath(d: string, { base, stripe }: WireColour, width = 6): string {
@@ -17,13 +13,13 @@ export function wirePath(d: string, { base, stripe }: WireColour, width = 6): st
 }
 
 export function words(x: number, y: number, text: string, more = ''): string {
-  return `<text x="${x}" y="${y}"${more}>${escaped(text)}</text>`
+  return `<text x="${x}" y="${y}"${more}>${escapedXml(text)}</text>`
 }
 
 export function document(width: number, height: number, title: string, parts: readonly string[]): string {
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" font-family="sans-serif" font-size="13" fill="#15181a">`,
-    `<title>${escaped(title)}</title>`,
+    `<title>${escapedXml(title)}</title>`,
     `<rect width="${width}" height="${height}" fill="#ffffff"/>`,
     ...parts,
     '</svg>',

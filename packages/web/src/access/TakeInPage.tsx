@@ -5,7 +5,7 @@ import { PhotoButton, PhotoRow, useJob } from '../jobs/index.ts'
 import { keptText, useKeptText } from '../platform/keptTexts.ts'
 import { Button } from '../ui/Button.tsx'
 import { asWords, ChoiceField, TextField } from '../ui/form/Fields.tsx'
-import { mayBeEmpty, oneOf, words, z } from '../ui/form/schema.ts'
+import { mayBeEmpty, words, z } from '../ui/form/schema.ts'
 import { useFields } from '../ui/form/useFields.ts'
 import { WorkPage } from './WorkPage.tsx'
 
@@ -70,7 +70,7 @@ function Answer({ question }: { question: TakeInQuestion }) {
   )
 }
 
-const found = z.object({ what: oneOf(earlierWorks), text: words(600), connector: mayBeEmpty(80) })
+const found = z.object({ what: z.enum(earlierWorks), text: words(600), connector: mayBeEmpty(80) })
 
 /** What an earlier fitter left, with a photo of it; it stays on the list until it is dealt with. */
 function EarlierWorkFound() {

@@ -4,6 +4,7 @@ import { createRoot } from 'react-dom/client'
 import { ErrorBoundary } from 'react-error-boundary'
 import { BrowserRouter, useNavigate, useRoutes } from 'react-router'
 import { getJson, Refused } from '../platform/api/http.ts'
+import { linkBack } from '../platform/linkBack.ts'
 import { applyTheme, usePreferences } from '../platform/preferences.ts'
 import { NoticeBoard } from '../ui/NoticeBoard.tsx'
 import { Failed } from '../ui/states.tsx'
@@ -97,7 +98,7 @@ if ('serviceWorker' in navigator && window.isSecureContext && import.meta.env.PR
   void afterwards
     .then(async () => {
       // Without a link there is nothing to fetch it from; it comes with the link.
-      if (!navigator.onLine) await new Promise((again) => window.addEventListener('online', again, { once: true }))
+      if (!navigator.onLine) await linkBack()
       await navigator.serviceWorker.register('/sw.js')
     })
     // What works without it goes on working; the next start of the page tries again.

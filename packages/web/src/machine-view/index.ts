@@ -6,3 +6,4 @@ export const WhereOnMachine = later(async () => (await import('./components/Wher
 export { MachineCanvas, type Paper } from './components/MachineCanvas.tsx'
 export { MachineThumb } from './components/MachineThumb.tsx'
 export { TakenPart } from './components/TakenPart.tsx'
+export { drawingAddress } from './drawingAddress.ts'

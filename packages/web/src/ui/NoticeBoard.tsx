@@ -1,4 +1,5 @@
 import { lazy, Suspense, useEffect, useState } from 'react'
+import { linkBack } from '../platform/linkBack.ts'
 import { boardWanted } from './notices.ts'
 
 const Board = lazy(async () => ({ default: (await fetched()).Board }))
@@ -9,7 +10,7 @@ async function fetched() {
     try {
       return await import('./Board.tsx')
     } catch {
-      await new Promise((again) => window.addEventListener('online', again, { once: true }))
+      await linkBack()
     }
 }
 

@@ -16,12 +16,13 @@ export function DayStrip({ day }: { day: WholeDay }) {
   const { schedule, tasks, people } = day
   const of = new Map(tasks.map((task) => [task.id, task]))
   const critical = new Set(schedule.critical)
+  const waits = schedule.slots.filter((slot) => slot.who.length === 0 && slot.end > slot.start)
   const lanes = [
     ...Array.from({ length: people }, (_, person) => ({
       name: people === 1 ? 'Hands' : person === 0 ? 'One' : 'Two',
       slots: schedule.slots.filter((slot) => slot.who.includes(person)),
     })),
-    { name: 'Waits', slots: schedule.slots.filter((slot) => slot.who.length === 0 && slot.end > slot.start) },
+    { name: 'Waits', slots: waits },
   ]
   const marks = Array.from({ length: Math.floor(schedule.minutes / 60) }, (_, i) => (i + 1) * 60)
   return (
@@ -56,27 +57,22 @@ export function DayStrip({ day }: { day: WholeDay }) {
           ))}
         </div>
       </div>
-      <Waits day={day} />
+      {/* Their bars are too short to say what they are for. */}
+      {waits.length > 0 && (
+        <ul className="mt-1 flex flex-wrap gap-x-5 gap-y-0.5 text-small">
+          {waits.map((slot) => (
+            <li key={slot.task}>
+              <span className="figures font-bold">{hours(slot.start)}</span>{' '}
+              <span className="figures">{minutesOf(slot)}</span> {of.get(slot.task)?.words}
+            </li>
+          ))}
+        </ul>
+      )}
     </div>
   )
 }
 
-/** What the waits of the day are for: their bars are too short to say it. */
-function Waits({ day }: { day: WholeDay }) {
-  const of = new Map(day.tasks.map((task) => [task.id, task]))
-  const waits = day.schedule.slots.filter((slot) => slot.who.length === 0 && slot.end > slot.start)
-  if (waits.length === 0) return null
-  return (
-    <ul className="mt-1 flex flex-wrap gap-x-5 gap-y-0.5 text-small">
-      {waits.map((slot) => (
-        <li key={slot.task}>
-          <span className="figures font-bold">{hours(slot.start)}</span>{' '}
-          <span className="figures">{Math.round(slot.end - slot.start)} min</span> {of.get(slot.task)?.words}
-        </li>
-      ))}
-    </ul>
-  )
-}
+const minutesOf = ({ start, end }: Slot) => `${Math.round(end - start)} min`
 
 /** Which station reigns when. */
 function StationBand({ day }: { day: WholeDay }) {
@@ -125,7 +121,7 @@ function Bar({
   const share = ((slot.end - slot.start) / whole) * 100
   const wait = task.hands === 0
   const wide = (slot.end - slot.start) * pxPerMinute > 52
-  const minutes = `${Math.round(slot.end - slot.start)} min`
+  const minutes = minutesOf(slot)
   const label = `${task.words}, ${wait ? `${minutes}, ` : ''}${hours(slot.start)} to ${hours(slot.end)}${critical ? ', critical' : ''}${task.done ? ', done' : ''}${task.learntFrom > 0 ? `, learnt from ${task.learntFrom}` : ''}`
   const go = () => {
     selectWork(slot.task)

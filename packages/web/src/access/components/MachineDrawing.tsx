@@ -20,12 +20,13 @@ import {
   placeLabels,
   viewOfCover,
   views,
+  viewName,
   viewWords,
   type LabelWanted,
   type View,
 } from '@tidy-badger/core/drawing'
 import { accessOf, type JobDossiers, type JobState } from '@tidy-badger/core/jobs'
-import { useState, type ReactNode, type SVGProps } from 'react'
+import { useState, type ReactNode, type SVGAttributes } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { MachineCanvas, type Paper } from '../../machine-view/index.ts'
 
@@ -112,7 +113,7 @@ function OneView({
       view={view}
       head={head ?? <p className="mt-2 text-small text-quiet">{viewWords(view)}</p>}
       still={still}
-      label={`${machine.model} ${viewWords(view).replace(/,.*/, '').toLowerCase()}`}
+      label={`${machine.model} ${viewName(view).toLowerCase()}`}
       work={work}
       maxHeight={still ? 210 : 340}
       hidden={partsOff(machine, (cover) => isOff(state, cover))}
@@ -165,7 +166,7 @@ function CoverShape({
   cover: Cover
   view: View
   paper: Paper
-  look: SVGProps<SVGPathElement>
+  look: Pick<SVGAttributes<SVGElement>, 'fill' | 'fillOpacity' | 'stroke' | 'strokeWidth' | 'strokeDasharray'>
 }) {
   const { machine } = useJob().dossiers
   const parts = new Set(coverParts(machine, cover))
@@ -181,14 +182,8 @@ function CoverShape({
       </g>
     )
   if (!cover.box) return null
-  const { x, y, width, height } = paper.rect(cover.box)
-  const round = 0.3 * Math.min(width, height)
-  return (
-    <path
-      d={`M${x + round} ${y}h${width - 2 * round}a${round} ${round} 0 0 1 ${round} ${round}v${height - 2 * round}a${round} ${round} 0 0 1 ${-round} ${round}h${2 * round - width}a${round} ${round} 0 0 1 ${-round} ${-round}v${2 * round - height}a${round} ${round} 0 0 1 ${round} ${-round}Z`}
-      {...look}
-    />
-  )
+  const rect = paper.rect(cover.box)
+  return <rect {...rect} rx={0.3 * Math.min(rect.width, rect.height)} {...look} />
 }
 
 /** A cover in its place, seen through; once it is off its place is dashed. */

@@ -1,9 +1,9 @@
 import { batteryChosen, batteryPracticeOf, batteryPracticesFor } from '@tidy-badger/core/access'
 import { mountPlaceOf } from '@tidy-badger/core/jobs'
 import { mountPlaceChosen, placesFor } from '@tidy-badger/core/routing'
-import { idIn } from '@tidy-badger/core/shared'
 import { useJob } from '../../jobs/index.ts'
 import { Practice } from '../../ui/Practice.tsx'
+import { PlaceChoice } from '../../work/index.ts'
 
 const practiceReasons: Record<string, string> = {
   'negative off': 'The usual way: quick, and nothing can short to the frame.',
@@ -29,21 +29,12 @@ export function Practices() {
       />
       <p className="text-small text-quiet">Positive first is not offered: the spanner would arc on the frame.</p>
       {place && machine.places && (
-        <label className="flex flex-col">
-          <span className="font-head font-bold">Where the module goes</span>
-          <select
-            value={place.id}
-            onChange={(event) =>
-              void write(mountPlaceChosen.answer(state, {}, idIn(machine.places ?? [], event.target.value) ?? place.id))
-            }
-          >
-            {placesFor(machine, 'module').map((item) => (
-              <option key={item.id} value={item.id}>
-                {item.name}: {item.place}
-              </option>
-            ))}
-          </select>
-        </label>
+        <PlaceChoice
+          what="module"
+          places={placesFor(machine, 'module')}
+          now={place.id}
+          onChoose={(chosen) => void write(mountPlaceChosen.answer(state, {}, chosen ?? place.id))}
+        />
       )}
     </div>
   )

@@ -96,7 +96,6 @@ function coverLines(machine: Machine): Line[] {
   return (machine.covers ?? []).map((cover) => {
     const row = coverRow(machine, cover)
     const { box } = cover
-    const from = (machine.ways ?? []).find((way) => way.needs.includes(cover.id))?.from ?? null
     return {
       id: cover.id,
       name: cover.name,
@@ -110,7 +109,7 @@ function coverLines(machine: Machine): Line[] {
         ['Take care', cover.caution ?? ''],
       ),
       points: box ? cornersOf(box) : [],
-      ...(machine.body ? { view: viewOfCover(machine.body, cover, from) } : {}),
+      ...(machine.body ? { view: viewOfCover(machine.body, cover, row.from) } : {}),
     }
   })
 }

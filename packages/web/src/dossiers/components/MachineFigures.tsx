@@ -1,7 +1,8 @@
 import { stationNames, stations, type Machine } from '@tidy-badger/core/dossiers'
-import { drawingNotes, partsOf, viewWords, type View } from '@tidy-badger/core/drawing'
+import { drawingNotes, partsOf, viewName } from '@tidy-badger/core/drawing'
 import { passagePoints } from '@tidy-badger/core/routing'
 import { useMemo } from 'react'
+import { drawingAddress } from '../../machine-view/index.ts'
 import { counted } from '../words.ts'
 
 /** What is done at each station, with its cautions. */
@@ -77,8 +78,6 @@ export function Drawing({ machine }: { machine: Machine }) {
   const parts = useMemo(() => partsOf(machine), [machine])
   const metres = (low: number | undefined, high: number | undefined) =>
     low === undefined || high === undefined ? 'not drawn' : `${low.toFixed(2)} to ${high.toFixed(2)}`
-  const paper = (from: View) =>
-    `/api/machines/${machine.id}/drawing.svg?version=${machine.version}&from=${from}&ink=grey&px=900`
   return (
     <>
       {notes.length > 0 && (
@@ -94,12 +93,12 @@ export function Drawing({ machine }: { machine: Machine }) {
         {(['side', 'top', 'right', 'below'] as const).map((from) => (
           <a
             key={from}
-            href={paper(from)}
+            href={drawingAddress(machine, { from, ink: 'grey', px: 900 })}
             target="_blank"
             rel="noreferrer"
             className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
           >
-            {viewWords(from).replace(/,.*/, '')}, black and white, SVG
+            {viewName(from)}, black and white, SVG
           </a>
         ))}
       </p>

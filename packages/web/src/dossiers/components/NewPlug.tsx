@@ -1,7 +1,7 @@
 import { newConnector, type Machine } from '@tidy-badger/core/dossiers'
 import { Button } from '../../ui/Button.tsx'
 import { ChoiceField, FigureField, TextField } from '../../ui/form/Fields.tsx'
-import { figure, oneOf, words, z } from '../../ui/form/schema.ts'
+import { figure, words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
 import { changeDraft } from '../draftStore.ts'
 
@@ -17,7 +17,7 @@ const plug = z
       (count) => Number.isInteger(count) && count >= 1 && count <= 160,
     ),
     rows: figure('', rowsAsked, (rows) => Number.isInteger(rows) && rows >= 1),
-    layout: oneOf(layouts),
+    layout: z.enum(layouts),
   })
   .check(z.refine(({ count, rows }) => rows <= count, { path: ['rows'], error: rowsAsked }))
 

@@ -2,13 +2,13 @@ import { asId } from '@tidy-badger/core/shared'
 import { idFrom, studRole, studRoles, type Machine, type Stud, withoutStud } from '@tidy-badger/core/dossiers'
 import { Button } from '../../ui/Button.tsx'
 import { asWords, ChoiceField, FigureField, TextField } from '../../ui/form/Fields.tsx'
-import { figure, oneOf, words, z } from '../../ui/form/schema.ts'
+import { figure, words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
 import { changeDraft } from '../draftStore.ts'
 
 const stud = z.object({
   name: words(80),
-  role: oneOf(studRoles),
+  role: z.enum(studRoles),
   thread: figure('', 'The thread’s size, as in M6.', (size) => size > 0 && size <= 30),
 })
 

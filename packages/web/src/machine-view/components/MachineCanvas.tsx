@@ -37,6 +37,11 @@ export interface Paper extends BodyView {
   shown: Rect
 }
 
+/** Width of a hair where so much is shown: a drawing is about so many hairs wide. */
+function hairOf({ width, height }: Rect, maxHeight: number): number {
+  return Math.max(width / 430, height / maxHeight)
+}
+
 /** One step nearer by a key or button. */
 const step = 1.5
 
@@ -82,27 +87,23 @@ export function MachineCanvas({
   names?: (paper: Paper) => ReactNode
 }) {
   const whole = useMemo(() => bodyView(body, view), [body, view])
-  const { x, y, width, height } = work ?? { x: NaN, y: NaN, width: NaN, height: NaN }
-  const byItself = useMemo(
-    () => (Number.isNaN(x) ? wholeLook : lookAt({ x, y, width, height }, whole, room)),
-    [x, y, width, height, whole, room],
-  )
+  const byItself = work ? lookAt(work, whole, room) : wholeLook
   const followed = JSON.stringify([view, work])
   const [hand, setHand] = useState<{ while: string; look: Look } | null>(null)
   // Where a hand put it counts until the work goes on elsewhere.
-  const look = hand?.while === followed ? hand.look : byItself
-  const change = (make: (now: Look) => Look) =>
-    setHand((before) => ({ while: followed, look: make(before?.while === followed ? before.look : byItself) }))
+  const lookOf = (by: typeof hand) => (by?.while === followed ? by.look : byItself)
+  const look = lookOf(hand)
+  const change = (make: (now: Look) => Look) => setHand((before) => ({ while: followed, look: make(lookOf(before)) }))
   const svg = useRef<SVGSVGElement>(null)
   const clip = useId()
   const shown = shownBy(look, whole)
   // The picture is moved at once; what is drawn in it follows when there is time.
-  const settled = useDeferredValue(look)
+  const { x, y, zoom } = lookOf(useDeferredValue(hand))
   const paper: Paper = useMemo(() => {
-    const seen = shownBy(settled, whole)
-    return { ...whole, unit: Math.max(seen.width / 430, seen.height / maxHeight), shown: seen }
-  }, [settled, whole, maxHeight])
-  const rim = band * Math.max(shown.width / 430, shown.height / maxHeight)
+    const seen = shownBy({ x, y, zoom }, whole)
+    return { ...whole, unit: hairOf(seen, maxHeight), shown: seen }
+  }, [x, y, zoom, whole, maxHeight])
+  const rim = band * hairOf(shown, maxHeight)
   const middle: [number, number] = [shown.x + shown.width / 2, shown.y + shown.height / 2]
   const nearer = (factor: number) => change((now) => zoomed(now, whole, factor, middle))
   const keys: Record<string, () => void> = {
@@ -181,7 +182,7 @@ export function MachineCanvas({
           target={svg}
           pushes={look.zoom > 1}
           onPush={push}
-          onZoom={(factor, [x, y]) => change((now) => zoomed(now, whole, factor, onPicture(x, y)))}
+          onZoom={(factor, [px, py]) => change((now) => zoomed(now, whole, factor, onPicture(px, py)))}
         />
       </Suspense>
     </div>

@@ -1,21 +1,17 @@
 import type { Cover } from '@tidy-badger/core/dossiers'
-import { aroundAll, boxOf, coverParts, machineScene, partIdOf, type DrawnMachine } from '@tidy-badger/core/drawing'
+import { boxOf, coverParts, machineScene, partIdOf, type DrawnMachine } from '@tidy-badger/core/drawing'
 
 /** What was taken off, small, as the machine's drawing has it; nothing where it is no part of the drawing. */
 export function TakenPart({ machine, cover }: { machine: DrawnMachine; cover: Cover }) {
   const parts = new Set(coverParts(machine, cover))
   const shapes = machineScene(machine, 'side').filter((shape) => parts.has(partIdOf(shape.part)))
-  const box = aroundAll(
-    shapes.map((shape) => {
-      const { low, high } = boxOf(shape)
-      return { x: low[0], y: low[1], width: high[0] - low[0], height: high[1] - low[1] }
-    }),
-  )
-  if (!box) return null
-  const hair = Math.max(box.width, box.height * 1.6) / 40
+  if (shapes.length === 0) return null
+  const { low, high } = boxOf(shapes)
+  const [width, height] = [high[0] - low[0], high[1] - low[1]]
+  const hair = Math.max(width, height * 1.6) / 40
   return (
     <svg
-      viewBox={`${box.x - hair} ${-box.y - box.height - hair} ${box.width + 2 * hair} ${box.height + 2 * hair}`}
+      viewBox={`${low[0] - hair} ${-high[1] - hair} ${width + 2 * hair} ${height + 2 * hair}`}
       className="h-8 max-w-[64px] shrink-0"
       aria-hidden
     >

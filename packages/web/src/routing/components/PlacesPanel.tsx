@@ -1,4 +1,3 @@
-import { idIn } from '@tidy-badger/core/shared'
 import { routesOf } from '@tidy-badger/core/jobs'
 import {
   dangerWords,
@@ -18,6 +17,7 @@ import { Button } from '../../ui/Button.tsx'
 import { useLoom } from '../useLoom.ts'
 import { RouteDrawing } from './RouteDrawing.tsx'
 import { Practice } from '../../ui/Practice.tsx'
+import { PlaceChoice } from '../../work/index.ts'
 
 /** A practice that asks for what no place here has says so; the next best is then taken. */
 function practiceFindsNone(practice: string, places: readonly RankedPlace[]): string | null {
@@ -104,21 +104,13 @@ export function PlacesPanel() {
             const wanted = dossiers.kit.ends.some((end) => end.type === 'plug' && end.far === use)
             if (!wanted || list.length === 0) return null
             return (
-              <label key={use} className="flex flex-col">
-                <span className="font-head font-bold">Where the {use} goes</span>
-                <select
-                  value={farPlacesOf(dossiers.machine, state)[use]}
-                  onChange={(event) =>
-                    void write(farPlaceChosen.answer(state, { use }, idIn(list, event.target.value) ?? null))
-                  }
-                >
-                  {list.map((item) => (
-                    <option key={item.id} value={item.id}>
-                      {item.name}: {item.place}
-                    </option>
-                  ))}
-                </select>
-              </label>
+              <PlaceChoice
+                key={use}
+                what={use}
+                places={list}
+                now={farPlacesOf(dossiers.machine, state)[use]}
+                onChoose={(chosen) => void write(farPlaceChosen.answer(state, { use }, chosen ?? null))}
+              />
             )
           })}
         </div>

@@ -13,7 +13,7 @@ import {
   trunkPart,
 } from '@tidy-badger/core/routing'
 import { useMemo } from 'react'
-import { aroundPoints, bodyView, bySight, viewWords, type View } from '@tidy-badger/core/drawing'
+import { aroundPoints, bodyView, bySight, viewName, viewWords, type View } from '@tidy-badger/core/drawing'
 import { MachineCanvas, type Paper } from '../../machine-view/index.ts'
 import { EndTags, ModuleBox, moduleHalf } from './EndTags.tsx'
 import { HazardMark } from './HazardMark.tsx'
@@ -109,7 +109,7 @@ function OneView({
       machine={machine}
       body={body}
       view={view}
-      label={`Loom on the ${machine.model} ${viewWords(view).replace(/,.*/, '').toLowerCase()}`}
+      label={`Loom on the ${machine.model} ${viewName(view).toLowerCase()}`}
       work={aroundPoints(inHand.length > 1 ? inHand : frame ? [frame.low, frame.high] : [], bodyView(body, view))}
       {...(inHand.length > 1 ? {} : { room: 1 })}
       maxHeight={maxHeight}

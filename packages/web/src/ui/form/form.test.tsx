@@ -5,13 +5,13 @@ import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { keptText, useKeptTexts } from '../../platform/keptTexts.ts'
 import { Button } from '../Button.tsx'
 import { asWords, ChoiceField, FigureField, TextField } from './Fields.tsx'
-import { figure, mayBeEmpty, oneOf, words, z } from './schema.ts'
+import { figure, mayBeEmpty, words, z } from './schema.ts'
 import { useFields } from './useFields.ts'
 
 const asked = z.object({
   what: words(20),
   more: mayBeEmpty(20),
-  kind: oneOf(['bolt', 'clip']),
+  kind: z.enum(['bolt', 'clip']),
   length: figure('mm', 'A length above nothing.', (mm) => mm > 0),
 })
 type Asked = z.infer<typeof asked>

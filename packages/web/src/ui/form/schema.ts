@@ -14,11 +14,6 @@ export function mayBeEmpty(most: number) {
   return z.string().check(z.trim(), z.maxLength(most))
 }
 
-/** One of a list, told by its text. */
-export function oneOf<const Item extends string>(items: readonly [Item, ...Item[]] | readonly Item[]) {
-  return z.enum(Object.fromEntries(items.map((item) => [item, item])) satisfies Record<string, Item>)
-}
-
 /**
  * A typed figure as a number: point or comma, its unit behind it or not.
  * @param says what is said where it is no figure or out of range

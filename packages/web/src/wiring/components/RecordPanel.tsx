@@ -11,7 +11,7 @@ import type { ReactNode } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { asWords, ChoiceField, TextField } from '../../ui/form/Fields.tsx'
-import { oneOf, words, z } from '../../ui/form/schema.ts'
+import { words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
 import { ErrataSection } from './ErrataSection.tsx'
 
@@ -69,7 +69,7 @@ function Differences() {
   )
 }
 
-const left = z.object({ what: oneOf(earlierWorks), text: words(600) })
+const left = z.object({ what: z.enum(earlierWorks), text: words(600) })
 
 function EarlierWorkSection() {
   const { job, state, write } = useJob()
@@ -111,7 +111,7 @@ function EarlierWorkSection() {
   )
 }
 
-const forGood = z.object({ act: oneOf(irreversibleActs), owner: words(80), text: words(600) })
+const forGood = z.object({ act: z.enum(irreversibleActs), owner: words(80), text: words(600) })
 
 function IrreversibleSection() {
   const { job, state, write } = useJob()

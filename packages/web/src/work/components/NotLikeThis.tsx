@@ -4,11 +4,11 @@ import { wordsOf, type WorkItem } from '@tidy-badger/core/jobs'
 import { PhotoButton, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { asWords, ChoiceField, TextField } from '../../ui/form/Fields.tsx'
-import { oneOf, words, z } from '../../ui/form/schema.ts'
+import { words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
 import { Sheet } from '../../ui/Sheet.tsx'
 
-const different = z.object({ text: words(600), what: oneOf(['', ...earlierWorks]) })
+const different = z.object({ text: words(600), what: z.enum(['', ...earlierWorks]) })
 
 /** What is different on this machine: a note, a photo, something an earlier fitter left. Nothing is lost by it. */
 export function NotLikeThis({
