@@ -26,11 +26,11 @@ export default defineConfig({
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
-        // A drawing of a version never changes; without a link it is there as it was.
+        // Shown as it was at once, and asked for again; without a link it is there.
         runtimeCaching: [
           {
             urlPattern: /\/api\/machines\/[^/]+\/drawing\.svg\?.*version=/,
-            handler: 'CacheFirst',
+            handler: 'StaleWhileRevalidate',
             options: { cacheName: 'drawings', expiration: { maxEntries: 200 } },
           },
         ],

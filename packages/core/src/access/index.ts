@@ -24,6 +24,7 @@ export {
 export { accessGaps, type AccessGap } from './accessGaps.ts'
 export { findTarget, readTargets, targetKey, toolsOf, waysTo } from './compileAccess.ts'
 export { coverFrom } from './coverFrom.ts'
+export { seenFrom } from './seenFrom.ts'
 export { coversOver } from './coversOver.ts'
 export type {
   AccessOptions,

@@ -1,7 +1,7 @@
 import type { Body, Box, Cover, PointAt, WayFrom } from '../dossiers/index.ts'
 
-/** From where a machine is seen: from above, from its left side, from its right one, from below. */
-export const views = ['top', 'side', 'right', 'below'] as const
+/** From where a machine is seen: from above, from its left side, from its right one, from below, from its seats ahead. */
+export const views = ['top', 'side', 'right', 'below', 'inside'] as const
 export type View = (typeof views)[number]
 
 /** Room around the machine in a view, m. */
@@ -18,9 +18,9 @@ export interface Rect {
 export interface BodyView {
   width: number
   height: number
-  /** From the front end rearwards. */
-  along: (x: number) => number
-  /** From a side: up from the ground. From above or below: from the middle to the right. */
+  /** From the front end rearwards; from inside: from the middle to the right. */
+  along: (value: number) => number
+  /** From above or below: from the middle to the right; else up from the ground. */
   across: (value: number) => number
   at: (point: PointAt) => [x: number, y: number]
   rect: (box: Box) => Rect
@@ -30,26 +30,28 @@ export interface BodyView {
 
 /**
  * A machine in a view. From above, from below and from the left its front is to the left, from the right to the right. From above its left
- * is at the bottom of the paper, as the left hand of somebody who looks to the left; from below at the top.
+ * is at the bottom of the paper, as the left hand of somebody who looks to the left; from below at the top. From inside one looks ahead.
  */
 export function bodyView(body: Body, view: View): BodyView {
   const flat = isFlat(view)
   const [low, high] = flat ? [-body.widthM / 2, body.widthM / 2] : [0, body.heightM]
-  const along = (x: number) => (view === 'right' ? body.lengthM - x : x) + viewRimM
+  const inside = view === 'inside'
+  const along = (value: number) =>
+    (inside ? value + body.widthM / 2 : view === 'right' ? body.lengthM - value : value) + viewRimM
   const across = (value: number) => (view === 'below' ? value - low : high - value) + viewRimM
   return {
-    width: body.lengthM + 2 * viewRimM,
+    width: (inside ? body.widthM : body.lengthM) + 2 * viewRimM,
     height: high - low + 2 * viewRimM,
     along,
     across,
-    at: (point) => [along(point.x), across(flat ? point.y : point.z)],
+    at: (point) => [along(inside ? point.y : point.x), across(flat ? point.y : point.z)],
     rect: (box) => {
-      const size = flat ? box.width : box.height
+      const [width, height] = [inside ? box.width : box.length, flat ? box.width : box.height]
       return {
-        x: along(box.x) - box.length / 2,
-        y: across(flat ? box.y : box.z) - size / 2,
-        width: box.length,
-        height: size,
+        x: along(inside ? box.y : box.x) - width / 2,
+        y: across(flat ? box.y : box.z) - height / 2,
+        width,
+        height,
       }
     },
     transform: `translate(${along(0)} ${across(0)}) scale(${view === 'right' ? -1 : 1} ${view === 'below' ? 1 : -1})`,
@@ -59,6 +61,11 @@ export function bodyView(body: Body, view: View): BodyView {
 /** Whether it shows how things lie across the machine, not how high. */
 export function isFlat(view: View): boolean {
   return view === 'top' || view === 'below'
+}
+
+/** The sides a machine is drawn from: from inside only what has a cabin that one sits in. */
+export function viewsOf({ form }: Pick<Body, 'form'>): readonly View[] {
+  return form === 'car' || form === 'pickup' ? views : views.filter((view) => view !== 'inside')
 }
 
 /** From where a point of a machine is shown: into the bay of a car or pickup from above, all others from their left side. */
@@ -72,12 +79,14 @@ export function viewFrom(body: Body, from: WayFrom): View {
   if (from === 'below') return 'below'
   if (from === 'left') return 'side'
   if (from === 'right') return 'right'
+  if (from === 'inside' && viewsOf(body).includes('inside')) return 'inside'
   return viewFor(body)
 }
 
 /** From where a cover is shown: from below where a hand comes from there, one that lies to a side from that side, else as things are reached. */
 export function viewOfCover(body: Body, { box }: Pick<Cover, 'box'>, from: WayFrom | null): View {
   if (from === 'below') return 'below'
+  if (from === 'inside') return viewFrom(body, from)
   const aside = box ? box.y / body.widthM : 0
   if (aside < -0.18) return 'side'
   if (aside > 0.18) return 'right'
@@ -89,6 +98,7 @@ const names: Record<View, string> = {
   side: 'From the left',
   right: 'From the right',
   below: 'From below',
+  inside: 'From inside',
 }
 
 /** From where it is seen: "From above". */
@@ -99,6 +109,7 @@ export function viewName(view: View): string {
 /** The same with where the front is, where that is not plain. */
 export function viewWords(view: View): string {
   if (view === 'side') return names.side
+  if (view === 'inside') return `${names.inside}, looking ahead`
   return `${names[view]}, front to the ${view === 'right' ? 'right' : 'left'}`
 }
 

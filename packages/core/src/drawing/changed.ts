@@ -14,7 +14,7 @@ export function partIdOf(name: string): DrawnPartId {
 const ids = new Map<string, DrawnPartId>()
 
 /** A scene with what a machine has otherwise: parts moved, of another size about their own middle, or not there. */
-export function changed(scene: Scene, changes: readonly DrawnPartChange[], view: 'side' | 'top'): Scene {
+export function changed(scene: Scene, changes: readonly DrawnPartChange[], view: 'side' | 'top' | 'inside'): Scene {
   if (changes.length === 0) return scene
   const byId = new Map(changes.map((change) => [change.id, change]))
   const middles = new Map<DrawnPartId, Point>()
@@ -28,7 +28,8 @@ export function changed(scene: Scene, changes: readonly DrawnPartChange[], view:
     if (!change) return [shape]
     if (change.gone) return []
     const { dx = 0, dy = 0, dz = 0, size = 1 } = change
-    const d = movedPath(shape.d, middles.get(change.id) ?? [0, 0], size, [dx, view === 'side' ? dz : dy])
+    const by: Point = [view === 'inside' ? dy : dx, view === 'top' ? dy : dz]
+    const d = movedPath(shape.d, middles.get(change.id) ?? [0, 0], size, by)
     return [{ ...shape, d, ...(shape.tubeM === undefined ? {} : { tubeM: shape.tubeM * size }) }]
   })
 }

@@ -162,6 +162,8 @@ function frontEnd(sheet: Sheet, { at, front, r, wb, H }: Frame, style: CycleStyl
     .area('triple clamp', bar(at(0.155, 0.69), at(0.235, 0.675), H * 0.028), 'middle', 1)
     .area('triple clamp', bar(at(0.17, 0.8), at(0.25, 0.785), H * 0.026), 'middle', 1)
     .line('brake hose', smooth([at(0.19, 0.78), at(0.1, 0.56), [front[0] + r * 0.24, front[1] + r * 0.36]]))
+    .line('control cables', smooth([at(0.3, tall ? 0.915 : 0.858), at(0.17, 0.8), at(0.26, 0.7), at(0.44, 0.63)]))
+    .line('control cables', smooth([at(0.29, tall ? 0.91 : 0.852), at(0.18, 0.76), at(0.3, 0.62), at(0.46, 0.36)]))
   const fender: Point[] =
     style === 'trail'
       ? [at(-0.2, 0.62), at(0.0, 0.67), at(0.16, 0.66), at(0.16, 0.63), at(-0.02, 0.63)]

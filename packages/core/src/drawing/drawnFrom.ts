@@ -1,12 +1,14 @@
 import type { Machine } from '../dossiers/index.ts'
-import type { View } from './bodyView.ts'
+import { viewsOf, type View } from './bodyView.ts'
+import { cabinInside } from './cabin.ts'
 import { changed } from './changed.ts'
 import type { CycleStyle } from './cycleFrame.ts'
 import { cycleSide } from './cycleSide.ts'
 import { cycleTop } from './cycleTop.ts'
 import { quadSide, quadTop, sideBySideSide, sideBySideTop } from './fourWheelers.ts'
 import { harvesterSide, harvesterTop } from './harvester.ts'
-import { roadSide, roadTop } from './road.ts'
+import { roadSide } from './roadSide.ts'
+import { roadTop } from './roadTop.ts'
 import type { Scene } from './scene.ts'
 import { snowSide, snowTop } from './snow.ts'
 
@@ -15,9 +17,10 @@ export type DrawnMachine = Pick<Machine, 'body' | 'engine' | 'class'>
 
 /**
  * A machine drawn of its class's parts, by its size and engine, with what it has otherwise: from its left side, or from above with its front
- * to the left. Shapes in metres, the farthest first; empty for a machine whose size is not written down.
+ * to the left, or from its seats. Shapes in metres, the farthest first; empty for a machine whose size is not written down, and from inside
+ * for one without a cabin.
  */
-export function drawnFrom(machine: DrawnMachine, view: 'side' | 'top'): Scene {
+export function drawnFrom(machine: DrawnMachine, view: 'side' | 'top' | 'inside'): Scene {
   return kept(machine, view, () => changed(drawMachine(machine, view), machine.body?.parts ?? [], view))
 }
 
@@ -32,8 +35,10 @@ export function kept(machine: DrawnMachine, view: View, draw: () => Scene): Scen
   return made
 }
 
-function drawMachine({ body, engine, class: kind }: DrawnMachine, view: 'side' | 'top'): Scene {
+function drawMachine({ body, engine, class: kind }: DrawnMachine, view: 'side' | 'top' | 'inside'): Scene {
   if (!body) return []
+  if (view === 'inside')
+    return viewsOf(body).includes(view) ? cabinInside(body, body.form === 'pickup' && engine.cylinders <= 4) : []
   const side = view === 'side'
   const { cylinders } = engine
   switch (body.form) {

@@ -89,8 +89,9 @@ export function cooler(sheet: Sheet, part: string, low: Point, high: Point, deep
 }
 
 /**
- * An engine from above: head cover, plugs or injectors in their rows, intake on one side, exhaust manifold on the other (to the right; of
- * one that lies across, to the front).
+ * An engine from above: head cover, plugs or injectors in their rows, intake on one side, exhaust manifold on the other; of one that lies
+ * across, the exhaust to the front.
+ * @param inlet the side the intake is on: 1 to the right
  */
 export function engineTop(
   sheet: Sheet,
@@ -99,6 +100,7 @@ export function engineTop(
   across: number,
   cylinders: number,
   turned: boolean,
+  inlet: 1 | -1 = -1,
 ): void {
   const [x, y] = at
   const rows = cylinders >= 8 ? [-0.26, 0.26] : [0]
@@ -112,7 +114,7 @@ export function engineTop(
       const spot: Point = turned ? [middle[0], y + share * across * 0.9] : [x + share * along * 0.9, middle[1]]
       sheet.area('injectors', disc(spot, Math.min(0.035, along * 0.05)), 'middle', 1)
     }
-    const side = row === 0 ? 1 : Math.sign(row)
+    const side = row === 0 ? -inlet : Math.sign(row)
     const manifold: Point = turned ? [middle[0] - side * wide * 0.75, y] : [x, middle[1] + side * wide * 0.75]
     sheet.area(
       'exhaust manifold',
@@ -121,7 +123,7 @@ export function engineTop(
       1,
     )
   }
-  const intake: Point = rows.length === 2 ? [x, y] : turned ? [x + along * 0.42, y] : [x, y - across * 0.42]
+  const intake: Point = rows.length === 2 ? [x, y] : turned ? [x + along * 0.42, y] : [x, y + inlet * across * 0.42]
   sheet.area(
     'intake manifold',
     turned ? block(intake, along * 0.24, across * 0.8) : block(intake, along * 0.8, across * 0.2),

@@ -71,6 +71,8 @@ export function quadSide(body: Body): Scene {
     .line('rack stays', straight([at(0.08, 0.8), at(0.1, 0.72)], false), 2)
     .line('rack stays', straight([at(0.92, 0.82), at(0.9, 0.72)], false), 2)
     .tube('steering shaft', straight([at(0.26, 0.5), at(0.34, 0.9)], false), 0.03, 'middle')
+    .line('control cables', smooth([at(0.4, 0.94), at(0.3, 0.86), at(0.34, 0.68), at(0.46, 0.6)]))
+    .line('brake hose', smooth([at(0.39, 0.95), at(0.27, 0.84), at(0.26, 0.56), [front[0], front[1] + r * 0.3]]))
     .tube('handlebar', smooth([at(0.34, 0.9), at(0.36, 0.97), at(0.42, 0.95)]), 0.03, 'near')
   return sheet.shapes
 }

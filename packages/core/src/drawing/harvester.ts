@@ -115,11 +115,11 @@ export function harvesterTop(body: Body, cylinders: number): Scene {
     .line('tank auger', straight([at(0.42, -0.4), at(0.64, -0.4)], false), 2)
     .area('engine deck', straight([at(0.68, -0.66), at(0.9, -0.66), at(0.9, 0.66), at(0.68, 0.66)]), 'far', 1)
   engineTop(sheet, at(0.78, 0), L * 0.09, W * 0.5, cylinders, true)
-  turbo(sheet, at(0.765, 0.1), L * 0.012)
+  turbo(sheet, at(0.765, -0.19), L * 0.012)
   cooler(sheet, 'water cooler', at(0.895, -0.5), at(0.895, 0.5), L * 0.015)
   sheet
-    .tube('exhaust pipe', smooth([at(0.765, 0.12), at(0.75, 0.4), at(0.85, 0.5)]), L * 0.012, 'hot')
-    .area('exhaust pipe', disc(at(0.85, 0.5), L * 0.008), 'hot', 1)
+    .tube('exhaust pipe', smooth([at(0.765, -0.21), at(0.75, -0.42), at(0.85, -0.5)]), L * 0.012, 'hot')
+    .area('exhaust pipe', disc(at(0.85, -0.5), L * 0.008), 'hot', 1)
     .area(
       'cab',
       smooth([at(0.17, -0.4), at(0.37, -0.48), at(0.37, 0.48), at(0.17, 0.4), at(0.155, 0)], true),

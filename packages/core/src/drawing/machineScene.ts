@@ -8,7 +8,7 @@ import type { Scene } from './scene.ts'
 export function machineScene(machine: DrawnMachine, view: View): Scene {
   const { body } = machine
   if (!body) return []
-  if (view === 'side' || view === 'top') return drawnFrom(machine, view)
+  if (view === 'side' || view === 'top' || view === 'inside') return drawnFrom(machine, view)
   return kept(machine, view, () =>
     view === 'right'
       ? fromRight(drawnFrom(machine, 'side'), partsOf(machine), body)

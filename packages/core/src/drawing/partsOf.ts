@@ -1,4 +1,5 @@
 import type { DrawnPartId, PointAt } from '../dossiers/index.ts'
+import { cabinParts } from './cabin.ts'
 import { drawnFrom, type DrawnMachine } from './drawnFrom.ts'
 import { partIdOf } from './changed.ts'
 import { boxOf, distanceToLine, isWithin, pathLines } from './path.ts'
@@ -46,6 +47,20 @@ function listed(machine: DrawnMachine): DrawnPart[] {
         hot: (before?.hot ?? false) || shape.tone === 'hot',
       })
     }
+  const dashboard = found.get(partIdOf('dashboard'))
+  if (!dashboard) return [...found.values()]
+  const inside = drawnFrom(machine, 'inside')
+  for (const name of new Set(inside.map((shape) => shape.part))) {
+    if (!cabinParts.has(name)) continue
+    const { low, high } = boxOf(inside.filter((shape) => shape.part === name))
+    found.set(partIdOf(name), {
+      id: partIdOf(name),
+      name,
+      low: { x: dashboard.low.x, y: low[0], z: low[1] },
+      high: { x: dashboard.high.x, y: high[0], z: high[1] },
+      hot: false,
+    })
+  }
   return [...found.values()]
 }
 

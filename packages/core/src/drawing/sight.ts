@@ -11,9 +11,11 @@ export interface Stretch {
 const beyond = 0.1
 
 /** Whether the machine is between the eye and a point. */
-function isBehind({ y, z }: PointAt, { widthM, heightM }: Body, view: View): boolean {
+function isBehind({ x, y, z }: PointAt, { lengthM, widthM, heightM }: Body, view: View): boolean {
   if (view === 'side') return y > beyond * widthM
   if (view === 'right') return y < -beyond * widthM
+  // From a seat the bulkhead hides what lies before it.
+  if (view === 'inside') return x < 0.28 * lengthM
   const middle = heightM / 2
   return view === 'top' ? z < middle - 2 * beyond * heightM : z > middle + 2 * beyond * heightM
 }

@@ -18,8 +18,9 @@ describe.each(shippedMachines)('$id from every side', (machine) => {
     const [, tx, ty, sx, sy] = /translate\((\S+) (\S+)\) scale\((\S+) (\S+)\)/.exec(transform)?.map(Number) ?? []
     const point = { x: 0.4, y: -0.2, z: 0.7 }
     const other = view === 'top' || view === 'below' ? point.y : point.z
-    expect(at(point)).toEqual([along(point.x), across(other)])
-    expect(at(point)[0]).toBeCloseTo(tx + sx * point.x, 9)
+    const first = view === 'inside' ? point.y : point.x
+    expect(at(point)).toEqual([along(first), across(other)])
+    expect(at(point)[0]).toBeCloseTo(tx + sx * first, 9)
     expect(at(point)[1]).toBeCloseTo(ty + sy * other, 9)
     const box: Box = { ...point, length: 0.3, width: 0.1, height: 0.2 }
     const seen = rect(box)
@@ -56,7 +57,8 @@ test('one looks from where the hand works', () => {
   expect(viewOfCover(car, { box: box(0) }, 'below')).toBe('below')
   expect(viewOfCover(car, { box: box(-0.6) }, 'above')).toBe('side')
   expect(viewOfCover(car, { box: box(0.6) }, null)).toBe('right')
-  expect(viewOfCover(car, { box: box(0.1) }, 'inside')).toBe('top')
+  expect(viewOfCover(car, { box: box(0.1) }, 'inside')).toBe('inside')
+  expect(viewOfCover(cycle, { box: box(0.1) }, 'inside')).toBe('side')
   expect(viewOfCover(cycle, {}, null)).toBe('top')
   expect(viewFrom(cycle, 'front')).toBe('side')
   expect(viewFrom(cycle, 'right')).toBe('right')

@@ -1,11 +1,12 @@
+import { createHash } from 'node:crypto'
 import { jobFileSchema, appendSchema, newEntrySchema } from '@tidy-badger/core/jobs'
 import { kitSchema, machineSchema } from '@tidy-badger/core/dossiers'
-import { inkKinds, machineSvg, views } from '@tidy-badger/core/drawing'
+import { inkKinds, machineSvg, views, viewsOf } from '@tidy-badger/core/drawing'
 import { suggestRequestSchema } from '@tidy-badger/core/fuel-trim'
 import { cleanText, idText, queryInteger } from '@tidy-badger/core/shared'
 import { connectionSchema } from '@tidy-badger/core/wiring'
 import { z } from 'zod'
-import { notFound } from '../platform/errors.ts'
+import { notFound, refusal } from '../platform/errors.ts'
 import { fileAnswer, hashText, versionQuery, type HttpApp } from '../platform/http.ts'
 import { referenceOf } from './readReference.ts'
 import type { DossierService } from './service.ts'
@@ -51,18 +52,26 @@ export function dossierRoutes(app: HttpApp, dossiers: DossierService): void {
         summary: 'A machine, drawn: from above, its left, its right or below, as on the screen or for paper',
         params: z.object({ id: idText }),
         querystring: portraitQuery,
-        ...fileAnswer('image/svg+xml'),
+        produces: ['image/svg+xml'],
+        response: { ...fileAnswer('image/svg+xml').response, 304: z.unknown().describe('drawn as before') },
       },
     },
     async (request, reply) => {
       const { version, variant, from, ink, px } = request.query
       const { document } = await dossiers.machine(referenceOf(request.params.id, version, variant))
-      // A version never changes; the newest one does.
-      const kept = version === undefined ? 'no-cache' : 'private, max-age=31536000, immutable'
-      return reply
-        .type('image/svg+xml')
-        .header('cache-control', kept)
-        .send(machineSvg(document, from, ink, px))
+      if (document.body && !viewsOf(document.body).includes(from))
+        throw refusal(
+          'unprocessable',
+          'unknown-side',
+          `The ${document.maker} ${document.model} has no cabin to be seen from inside.`,
+          'from',
+        )
+      const svg = machineSvg(document, from, ink, px)
+      // A version never changes, the way it is drawn does with the app.
+      const tag = `"${createHash('sha256').update(svg).digest('base64url')}"`
+      void reply.header('cache-control', 'private, no-cache').header('etag', tag)
+      if (request.headers['if-none-match'] === tag) return reply.code(304).send()
+      return reply.type('image/svg+xml').send(svg)
     },
   )
   app.get(

@@ -41,6 +41,7 @@ export const problemCodes = {
   'too-big': 'More than the most that is allowed.',
   custom: 'A field breaks a rule of its own; the sentence says which.',
   'not-found': 'There is no such thing.',
+  'unknown-side': 'The machine cannot be seen from there.',
   method: 'The address takes other methods.',
   internal: 'A fault of the server. Nothing was changed.',
   // Who may

@@ -224,19 +224,23 @@ describe("a job's wiring", () => {
 describe('a machine, drawn', () => {
   const drawing = (query: string) => app.server.inject(`/api/machines/corvane-marlow-29/drawing.svg?${query}`)
 
-  test('from every side and in every ink; a version is kept, the newest is asked for again', async () => {
+  test('from every side and in every ink; what is drawn as before is not sent again', async () => {
     const published = await app.server.inject('/api/dossiers/machine/corvane-marlow-29')
     const marlow = published.json<{ document: { version: number } }>().document.version
     const bodies = new Set<string>()
-    for (const from of ['side', 'top', 'right', 'below'])
+    for (const from of ['side', 'top', 'right', 'below', 'inside'])
       for (const ink of ['day', 'night', 'paper', 'grey']) {
         const response = await drawing(`version=${marlow}&from=${from}&ink=${ink}`)
         expect(response.headers['content-type']).toContain('image/svg+xml')
-        expect(response.headers['cache-control']).toContain('immutable')
         bodies.add(response.body)
       }
-    expect(bodies.size).toBe(16)
-    expect((await drawing('')).headers['cache-control']).toBe('no-cache')
+    expect(bodies.size).toBe(20)
+    const { etag } = (await drawing('')).headers
+    const again = await app.server.inject({
+      url: '/api/machines/corvane-marlow-29/drawing.svg',
+      headers: { 'if-none-match': String(etag) },
+    })
+    expect([again.statusCode, again.body]).toEqual([304, ''])
     const grey = await drawing('ink=grey')
     const colours = grey.body.match(/#[0-9a-f]{6}/g) ?? []
     expect(colours.length).toBeGreaterThan(20)
@@ -244,11 +248,13 @@ describe('a machine, drawn', () => {
   })
 
   test('what is asked wrongly is said, nothing is drawn', async () => {
-    for (const query of ['from=inside', 'ink=gold', 'px=3', 'px=90000', 'version=0']) {
+    for (const query of ['from=within', 'ink=gold', 'px=3', 'px=90000', 'version=0']) {
       const response = await drawing(query)
       expect([query, response.statusCode]).toEqual([query, 400])
     }
     expect((await app.server.inject('/api/machines/ghost/drawing.svg')).statusCode).toBe(422)
+    const cabin = await app.server.inject('/api/machines/ostrel-pika-449/drawing.svg?from=inside')
+    expect([cabin.statusCode, cabin.body]).toEqual([422, expect.stringContaining('no cabin to be seen from inside')])
   })
 })
 

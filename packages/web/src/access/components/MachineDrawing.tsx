@@ -19,7 +19,7 @@ import {
   partsOff,
   placeLabels,
   viewOfCover,
-  views,
+  viewsOf,
   viewName,
   viewWords,
   type LabelWanted,
@@ -50,7 +50,7 @@ export function MachineDrawing({ current, onPick }: { current: CoverId | null; o
         onPick={onPick}
         head={
           <div className="flex" role="group" aria-label="Seen from">
-            {views.map((one) => (
+            {viewsOf(body).map((one) => (
               <button
                 key={one}
                 type="button"
@@ -69,7 +69,7 @@ export function MachineDrawing({ current, onPick }: { current: CoverId | null; o
   )
 }
 
-const sideNames: Record<View, string> = { top: 'Above', side: 'Left', right: 'Right', below: 'Below' }
+const sideNames: Record<View, string> = { top: 'Above', side: 'Left', right: 'Right', below: 'Below', inside: 'Inside' }
 
 function OneView({
   body,

@@ -1,5 +1,5 @@
 import { stationNames, stations, type Machine } from '@tidy-badger/core/dossiers'
-import { drawingNotes, partsOf, viewName } from '@tidy-badger/core/drawing'
+import { drawingNotes, partsOf, viewName, viewsOf } from '@tidy-badger/core/drawing'
 import { passagePoints } from '@tidy-badger/core/routing'
 import { useMemo } from 'react'
 import { drawingAddress } from '../../machine-view/index.ts'
@@ -90,7 +90,7 @@ export function Drawing({ machine }: { machine: Machine }) {
         </ul>
       )}
       <p className="mb-2 flex flex-wrap gap-x-5">
-        {(['side', 'top', 'right', 'below'] as const).map((from) => (
+        {(machine.body ? viewsOf(machine.body) : []).map((from) => (
           <a
             key={from}
             href={drawingAddress(machine, { from, ink: 'grey', px: 900 })}

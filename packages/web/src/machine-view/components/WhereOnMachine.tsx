@@ -1,4 +1,5 @@
-import { bodyView, viewFor, viewRimM, whereWords } from '@tidy-badger/core/drawing'
+import { seenFrom } from '@tidy-badger/core/access'
+import { bodyView, viewName, viewRimM, whereWords } from '@tidy-badger/core/drawing'
 import type { Machine, ThingId } from '@tidy-badger/core/dossiers'
 import { thingPoint } from '@tidy-badger/core/routing'
 import { MachinePicture } from './MachinePicture.tsx'
@@ -7,12 +8,13 @@ import { MachinePicture } from './MachinePicture.tsx'
 export function WhereOnMachine({ machine, thing, name }: { machine: Machine; thing: ThingId; name: string }) {
   const { body } = machine
   const at = thingPoint(machine, thing)
-  if (!body || !at) return null
-  const view = viewFor(body)
-  const { width, height, along, across } = bodyView(body, view)
-  const [x, y] = [along(at.x), across(view === 'top' ? at.y : at.z)]
-  const unit = width / 340
-  const words = `${view === 'top' ? 'From above' : 'From the left'}: ${whereWords(body, at)}`
+  const view = seenFrom(machine, thing)
+  if (!body || !at || !view) return null
+  const { width, height, at: onPaper } = bodyView(body, view)
+  const [x, y] = onPaper(at)
+  // From inside the picture is as wide as the machine, and shown no larger.
+  const unit = Math.max(width / 340, height / 190)
+  const words = `${viewName(view)}: ${whereWords(body, at)}`
   return (
     <figure>
       <svg
