@@ -3,7 +3,7 @@ import { expect, test } from 'vitest'
 import type { PointAt } from '../dossiers/index.ts'
 import { shippedMachine } from '../wiring/shippedCase.ts'
 import { views } from './bodyView.ts'
-import { bySight } from './sight.ts'
+import { bySight, isInSight } from './sight.ts'
 
 const { body } = shippedMachine('hallam-voss-packhorse-62')
 if (!body) throw new Error('the pickup has a size')
@@ -11,6 +11,12 @@ const point = fc.record({
   x: fc.double({ min: 0, max: 6, noNaN: true }),
   y: fc.double({ min: -1, max: 1, noNaN: true }),
   z: fc.double({ min: 0, max: 2, noNaN: true }),
+})
+
+test('from inside only what lies in the cabin is in sight', () => {
+  const body = { form: 'car' as const, lengthM: 5, widthM: 1.8, heightM: 1.5, wheelbaseM: 2.8, wheelM: 0.6 }
+  expect([1, 1.5, 2, 3, 4].map((x) => isInSight({ x }, body, 'inside'))).toEqual([false, true, true, true, false])
+  expect(isInSight({ x: 4 }, body, 'top')).toBe(true)
 })
 
 test('the stretches are the whole line, each begins where the last one ended, and they take turns', () => {

@@ -10,12 +10,20 @@ export interface Stretch {
 /** So far beyond the middle, share of the width or height, the machine is in front of a thing. */
 const beyond = 0.1
 
+/** A cabin reaches from its bulkhead to behind its seats, shares of the length. */
+const cabin: readonly [number, number] = [0.28, 0.62]
+
+/** Whether a thing belongs into a view at all: from inside only what lies in the cabin does. */
+export function isInSight({ x }: Pick<PointAt, 'x'>, { lengthM }: Body, view: View): boolean {
+  return view !== 'inside' || (x >= cabin[0] * lengthM && x <= cabin[1] * lengthM)
+}
+
 /** Whether the machine is between the eye and a point. */
 function isBehind({ x, y, z }: PointAt, { lengthM, widthM, heightM }: Body, view: View): boolean {
   if (view === 'side') return y > beyond * widthM
   if (view === 'right') return y < -beyond * widthM
   // From a seat the bulkhead hides what lies before it.
-  if (view === 'inside') return x < 0.28 * lengthM
+  if (view === 'inside') return x < cabin[0] * lengthM
   const middle = heightM / 2
   return view === 'top' ? z < middle - 2 * beyond * heightM : z > middle + 2 * beyond * heightM
 }

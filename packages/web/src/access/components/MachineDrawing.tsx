@@ -13,6 +13,7 @@ import {
   bodyView,
   coverParts,
   isFlat,
+  isInSight,
   machineScene,
   mostLabels,
   partIdOf,
@@ -93,11 +94,12 @@ function OneView({
   const { covers = [] } = machine
   const planned = new Set(plan?.removals.map((removal) => removal.cover.id))
   const lastOf = (cover: Cover) => (cover.id === current ? 2 : isOff(state, cover) ? 1 : 0)
+  const inSight = ({ id, box }: Cover) => box && (id === current || isInSight(box, body, view))
   const shown = covers
-    .filter((cover) => cover.box && (planned.has(cover.id) || cover.id in state.covers))
+    .filter((cover) => inSight(cover) && (planned.has(cover.id) || cover.id in state.covers))
     .sort((a, b) => lastOf(a) - lastOf(b))
-  const others = covers.filter((cover) => cover.box && !shown.includes(cover))
-  const zones = zonesReached(dossiers, state, current)
+  const others = covers.filter((cover) => inSight(cover) && !shown.includes(cover))
+  const zones = zonesReached(dossiers, state, current).filter((zone) => isInSight(zone.at, body, view))
   const paper = bodyView(body, view)
   const inHand = covers.find((cover) => cover.id === current)
   // What is behind the cover in hand is seen with it.
