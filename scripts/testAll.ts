@@ -56,7 +56,7 @@ function count(ok: boolean, read: () => { passed: number; failed: number }): voi
 // Types take as long as all the others together.
 await Promise.all([
   inTurn(['check:types']),
-  inTurn(['check:format', 'check:lint', 'check:deps', 'check:rules', 'build', 'check:bundle']),
+  inTurn(['check:format', 'check:lint', 'check:deps', 'check:rules', 'check:dossiers', 'build', 'check:bundle']),
 ])
 
 const unit = run('unit and server', 'npx', [

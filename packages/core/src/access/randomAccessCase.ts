@@ -1,5 +1,5 @@
 import type { Machine, Minutes } from '../dossiers/index.ts'
-import type { AccessWay, Cover } from '../dossiers/shipped/written.ts'
+import type { AccessWay, Cover } from '../dossiers/writtenCase.ts'
 import { asWritten, seededRandom } from '../shared/index.ts'
 import { shippedMachine } from '../wiring/shippedCase.ts'
 import type { AccessTarget } from './model.ts'

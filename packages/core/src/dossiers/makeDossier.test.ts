@@ -1,4 +1,3 @@
-import { asWritten } from '../shared/index.ts'
 import { ref } from '../shared/refCase.ts'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
@@ -21,9 +20,9 @@ import {
   type CavityEntry,
   type Machine,
 } from './index.ts'
-import { corvaneMarlow29 } from './shipped/corvaneMarlow29.ts'
+import { shippedMachine } from '../wiring/shippedCase.ts'
 
-const marlow = asWritten<Machine>(corvaneMarlow29())
+const marlow = shippedMachine('corvane-marlow-29')
 
 describe('a pasted pinout table', () => {
   test('from a spreadsheet, with headings in another order', () => {

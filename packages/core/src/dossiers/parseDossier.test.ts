@@ -4,7 +4,8 @@ import { composeVariant, parseDossier, parseKit, parseMachine, type Machine } fr
 import type { Problem } from '../shared/index.ts'
 import { shippedDossiers } from './shipped/index.ts'
 
-const [gorseDocument, kitDocument] = shippedDossiers
+const shippedAs = (id: string) => shippedDossiers.find((document) => Object(document).id === id)
+const [gorseDocument, kitDocument] = [shippedAs('pellick-gorse-430'), shippedAs('quernby-p1')]
 function gorse(): Machine {
   const parsed = parseMachine(gorseDocument)
   if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems))

@@ -1,5 +1,5 @@
 import type { Hazard, InlinePair, Kit, Machine, ConnectorId, KitEndId } from '../dossiers/index.ts'
-import type { Passage, Spot } from '../dossiers/shipped/written.ts'
+import type { Passage, Spot } from '../dossiers/writtenCase.ts'
 import { asWritten, seededRandom, asId } from '../shared/index.ts'
 import type { Match } from '../wiring/index.ts'
 import { shippedKit, shippedMachine } from '../wiring/shippedCase.ts'

@@ -9,12 +9,17 @@ const formula = /^(?![+-]?(\d+([.,]\d*)?|[.,]\d+)([eE][+-]?\d+)?$)[=+\-@\t\r]/
  */
 export function csvText(rows: readonly (readonly (string | number)[])[], newline: '\n' | '\r\n' = '\n'): string {
   return `${Papa.unparse(
-    rows.map((row) => row.map((cell) => (typeof cell === 'string' && formula.test(cell) ? `'${cell}` : cell))),
+    rows.map((row) => row.map((cell) => (typeof cell === 'string' && isRun(cell) ? `'${cell}` : cell))),
     { newline },
   )}${newline}`
 }
 
+/** Whether a cell is a formula, or looks like one that was led in. */
+function isRun(cell: string): boolean {
+  return formula.test(cell.replace(/^'+/, ''))
+}
+
 /** A cell as it was before `csvText` led it in. */
 export function readCsvCell(cell: string): string {
-  return cell.startsWith("'") && formula.test(cell.slice(1)) ? cell.slice(1) : cell
+  return cell.startsWith("'") && isRun(cell) ? cell.slice(1) : cell
 }

@@ -3,10 +3,12 @@ export interface Problem {
   code: string
   path: string
   message: string
-  /** CSV only: 1-based line of the file. */
+  /** Where something was read from a file: 1-based line of it. */
   line?: number
-  /** CSV only: 1-based field within the line. */
+  /** 1-based field of a CSV line, or sign of any other. */
   column?: number
+  /** The file, where there are several. */
+  file?: string
 }
 
 /** An outcome the caller is expected to handle; broken contracts throw instead. */

@@ -1,16 +1,11 @@
-import { composeVariant, parseKit, parseMachine, type Kit, type Machine } from '../dossiers/index.ts'
-import { shippedDossiers } from '../dossiers/shipped/index.ts'
+import type { Kit, Machine } from '../dossiers/index.ts'
 import { asWritten, type Written } from '../shared/index.ts'
 import type { Connection } from './model.ts'
+import { shippedKit, shippedMachine } from './shippedCase.ts'
 
 /** The shipped quad and its kit, for tests and benches. */
 export function gorseCase(variant?: string): { machine: Machine; kit: Kit } {
-  const machine = parseMachine(shippedDossiers[0])
-  const kit = parseKit(shippedDossiers[1])
-  if (!machine.ok || !kit.ok) throw new Error('the shipped dossiers do not parse')
-  const composed = composeVariant(machine.value, variant)
-  if (!composed.ok) throw new Error(composed.problems[0].message)
-  return { machine: composed.value, kit: kit.value }
+  return { machine: shippedMachine('pellick-gorse-430', variant), kit: shippedKit('quernby-p1') }
 }
 
 /** Everything connected as planned on the base quad. */

@@ -1,5 +1,5 @@
 import { colourNames, gridCavities, type Kit, type Machine } from '../dossiers/index.ts'
-import type { Connector, KitEnd, Net, Wire } from '../dossiers/shipped/written.ts'
+import type { Connector, KitEnd, Net, Wire } from '../dossiers/writtenCase.ts'
 import { asWritten, seededRandom } from '../shared/index.ts'
 import { shippedKit, shippedMachine } from './shippedCase.ts'
 

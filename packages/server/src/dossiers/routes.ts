@@ -8,6 +8,7 @@ import { connectionSchema } from '@tidy-badger/core/wiring'
 import { z } from 'zod'
 import { notFound, refusal } from '../platform/errors.ts'
 import { fileAnswer, hashText, versionQuery, type HttpApp } from '../platform/http.ts'
+import { largestZipBytes } from './folderZip.ts'
 import { referenceOf } from './readReference.ts'
 import type { DossierService } from './service.ts'
 
@@ -122,6 +123,54 @@ export function dossierRoutes(app: HttpApp, dossiers: DossierService): void {
     },
     async (request, reply) => reply.code(201).send(await dossiers.publish(request.body)),
   )
+  app.get(
+    '/api/dossiers/:kind/:id/folder.zip',
+    {
+      config: { access: 'fitter' },
+      schema: {
+        summary: 'One published document as a zipped folder of tables and texts, with what changed in CHANGES.md',
+        params: named,
+        querystring: z.object({ version: versionQuery }),
+        ...fileAnswer('application/zip'),
+      },
+    },
+    async (request, reply) => {
+      const { kind, id } = request.params
+      const { name, bytes } = await dossiers.folder(kind, id, request.query.version)
+      return reply
+        .type('application/zip')
+        .header('content-disposition', `attachment; filename="${name}.zip"`)
+        .send(bytes)
+    },
+  )
+  app.register(async (raw: HttpApp) => {
+    raw.removeAllContentTypeParsers()
+    raw.addContentTypeParser('*', { parseAs: 'buffer' }, (_request, body, done) => done(null, body))
+    raw.post(
+      '/api/dossiers/folder',
+      {
+        config: { access: 'fitter' },
+        bodyLimit: largestZipBytes,
+        schema: {
+          summary: 'Read a zipped folder: its document, and what is otherwise than published. Nothing is kept',
+          consumes: ['application/zip'],
+          response: {
+            200: z.object({
+              document: z.looseObject({ kind: z.string() }),
+              next: z.int().nullable(),
+              beside: z.int().nullable(),
+              changes: z.array(z.string()),
+            }),
+          },
+        },
+      },
+      (request) => {
+        if (!Buffer.isBuffer(request.body) || request.body.length === 0)
+          throw refusal('malformed', 'body-empty', 'The zip itself is missing.')
+        return dossiers.bring(request.body)
+      },
+    )
+  })
   app.get(
     '/api/drafts',
     {

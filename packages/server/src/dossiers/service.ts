@@ -3,6 +3,7 @@ import { contentHash, type Problem } from '@tidy-badger/core/shared'
 import { notFound, Refusal, refusal } from '../platform/errors.ts'
 import type { AppDeps } from '../platform/deps.ts'
 import { checkDocument } from './checkDocument.ts'
+import { bringFolder, sendFolder, type BroughtFolder, type Versions } from './folders.ts'
 import { readReference } from './readReference.ts'
 import { dossierRepository, type DossierRow, type DraftRow } from './repository.ts'
 import { seedShipped, type Seeded } from './seedShipped.ts'
@@ -73,6 +74,11 @@ export function dossierService(deps: AppDeps) {
     return { document, ref: { id, version: row.version, hash: row.hash, ...(variant ? { variant } : {}) }, own: null }
   }
 
+  const versionsOf = async (kind: string, id: string): Promise<Versions> => ({
+    rows: await repository.allOf(kind, id),
+    documentOf,
+  })
+
   return {
     byHash,
     /** Brings what ships into the store; corrected documents become the next version of their id. */
@@ -99,6 +105,15 @@ export function dossierService(deps: AppDeps) {
       const row = await repository.byId(kind, id, version)
       if (!row) throw notFound(kind, id)
       return { document: await documentOf(row), hash: row.hash }
+    },
+    /** A zipped folder, beside what is published under its id. Nothing is kept. */
+    bring: (bytes: Buffer): Promise<BroughtFolder> =>
+      bringFolder(deps.pool, bytes, ({ kind, id }) => versionsOf(kind, id)),
+    /** A published version as a zipped folder. */
+    async folder(kind: Dossier['kind'], id: string, version?: number): Promise<{ name: string; bytes: Buffer }> {
+      const row = await repository.byId(kind, id, version)
+      if (!row) throw notFound(kind, id)
+      return sendFolder(await documentOf(row), await versionsOf(kind, id), new Date(row.storedAt))
     },
     /** The newest published version of an id. */
     async newest(kind: Dossier['kind'], id: string): Promise<{ ref: DossierRef; document: Dossier } | null> {

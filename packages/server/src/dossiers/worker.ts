@@ -1,4 +1,5 @@
 import { parseDossier, parseKit, parseMachine, type Dossier } from '@tidy-badger/core/dossiers'
+import { readFolder } from '@tidy-badger/core/dossier-files'
 import type { Outcome } from '@tidy-badger/core/shared'
 
 export interface CheckTask {
@@ -12,4 +13,9 @@ export interface CheckTask {
 export function check({ document, kind, under }: CheckTask): Outcome<Dossier> {
   if (kind === 'machine') return parseMachine(document, under)
   return kind === 'kit' ? parseKit(document, under) : parseDossier(document, under)
+}
+
+/** What a folder's files say; beside the server, because a file may be anything. */
+export function readFiles(files: readonly (readonly [string, string])[]): Outcome<Dossier> {
+  return readFolder(new Map(files))
 }

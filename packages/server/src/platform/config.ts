@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { logLevels, type LogLevel } from './log.ts'
 
@@ -18,6 +19,14 @@ export interface Config {
   checkAnswers: boolean
 }
 
+/** What a yard's folder has in it. */
+const yardParts = ['store', 'photos', 'logs', 'backups']
+
+/** Where a yard keeps what it has written down: in `yard`; one that was begun in `data`, as it used to be called, stays there. */
+function yardFolder(root: string): string {
+  return yardParts.some((part) => existsSync(resolve(root, 'data', part))) ? 'data' : 'yard'
+}
+
 /** Settings from the environment; a wrong one stops the start with a sentence. */
 export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
   const port = Number(env.PORT ?? 4310)
@@ -31,7 +40,7 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
   return {
     port,
     host: host === 'localhost' ? '127.0.0.1' : host,
-    dataFolder: resolve(root, env.TIDY_BADGER_DATA ?? 'data'),
+    dataFolder: resolve(root, env.TIDY_BADGER_DATA ?? yardFolder(root)),
     demo: env.TIDY_BADGER_DEMO === '1',
     webFolder: resolve(root, 'packages/web/dist'),
     fitLimitMs: 30_000,

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { mkdtemp, readdir, rm } from 'node:fs/promises'
+import { mkdtemp, readdir, rm, mkdir } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { Readable } from 'node:stream'
@@ -18,12 +18,20 @@ const hashOf = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex
 
 describe('settings', () => {
   test('have defaults and follow the environment', () => {
-    expect(readConfig({}, '/x')).toMatchObject({ port: 4310, host: '127.0.0.1', dataFolder: '/x/data', demo: false })
+    expect(readConfig({}, '/x')).toMatchObject({ port: 4310, host: '127.0.0.1', dataFolder: '/x/yard', demo: false })
     expect(readConfig({ PORT: '80', TIDY_BADGER_DATA: '/d', TIDY_BADGER_DEMO: '1' }, '/x')).toMatchObject({
       port: 80,
       dataFolder: '/d',
       demo: true,
     })
+  })
+
+  test('a yard that was begun in data stays there; what ships there makes no yard', async () => {
+    const root = join(folder, 'root')
+    await mkdir(join(root, 'data', 'machines'), { recursive: true })
+    expect(readConfig({}, root).dataFolder).toBe(join(root, 'yard'))
+    await mkdir(join(root, 'data', 'store'))
+    expect(readConfig({}, root).dataFolder).toBe(join(root, 'data'))
   })
 
   test.each(['abc', '-1', '70000', '1.5'])('PORT=%s is refused with a sentence', (PORT) => {

@@ -1,0 +1,3 @@
+export { problemLine, type FolderFiles } from './folder.ts'
+export { readFolder } from './readFolder.ts'
+export { writeFolder } from './writeFolder.ts'

@@ -1,0 +1,253 @@
+import type { Machine } from '@tidy-badger/core/dossiers'
+import fc from 'fast-check'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { buffer } from 'node:stream/consumers'
+import { ZipFile } from 'yazl'
+import { testApp, type TestApp } from '../testApp.ts'
+import { readdirSync, readFileSync } from 'node:fs'
+import { problemCodes } from '../platform/problemCodes.ts'
+import { packFolder, unpackFolder } from './folderZip.ts'
+
+let app: TestApp
+beforeAll(async () => {
+  app = await testApp()
+})
+afterAll(() => app.close())
+
+const at = new Date('2026-05-01T08:00:00Z')
+
+/** What the server says of a zip. */
+async function brought(bytes: Buffer) {
+  const response = await app.server.inject({
+    method: 'POST',
+    url: '/api/dossiers/folder',
+    headers: { 'content-type': 'application/zip' },
+    payload: bytes,
+  })
+  return { status: response.statusCode, body: response.json<unknown>() }
+}
+
+async function zipOf(kind: string, id: string): Promise<Buffer> {
+  const response = await app.server.inject(`/api/dossiers/${kind}/${id}/folder.zip`)
+  expect([response.statusCode, response.headers['content-type']]).toEqual([200, 'application/zip'])
+  return response.rawPayload
+}
+
+/** The quad's folder with other files. */
+async function gorseWith(change: (files: Map<string, string>) => void): Promise<Buffer> {
+  const files = await unpackFolder(await zipOf('machine', 'pellick-gorse-430'))
+  change(files)
+  return packFolder('quad', files, at)
+}
+
+const inFile = (name: string, from: string | RegExp, to: string) => (files: Map<string, string>) => {
+  const text = files.get(name) ?? ''
+  const next = text.replace(from, to)
+  expect(next).not.toBe(text)
+  files.set(name, next)
+}
+
+describe('a zipped folder', () => {
+  test('of everything that ships comes back as what is published already', async () => {
+    const rows = (await app.ask('GET', '/api/dossiers')).body as { kind: string; id: string; version: number }[]
+    expect(rows.length).toBeGreaterThan(20)
+    for (const { kind, id, version } of rows) {
+      const { status, body } = await brought(await zipOf(kind, id))
+      expect([status, body]).toMatchObject([200, { next: null, beside: version, changes: [], document: { id } }])
+    }
+  })
+
+  test('tells its changes, version by version', async () => {
+    const files = await unpackFolder(await zipOf('machine', 'corvane-marlow-29'))
+    expect(files.get('CHANGES.md')).toMatch(/^# Corvane Marlow 2\.9\n\n## Version 3\n/)
+  })
+
+  test('with other words is the next version, says what is otherwise, and is published as it is shown', async () => {
+    const zip = await gorseWith(inFile('plugs.csv', 'Injector plug', 'Grey injector plug'))
+    const { status, body } = await brought(zip)
+    const read = body as { document: Machine; next: number; beside: number; changes: string[] }
+    expect([status, read.next]).toEqual([200, read.beside + 1])
+    expect(read.changes.join(' ')).toContain('Grey injector plug')
+    const published = await app.ask('POST', '/api/dossiers', read.document)
+    expect(published).toMatchObject({ status: 201, body: { id: 'pellick-gorse-430', version: read.next } })
+    expect((await brought(zip)).body).toMatchObject({ next: null, beside: read.next })
+  })
+
+  test('of a machine nobody knows is its first version', async () => {
+    const { body } = await brought(await gorseWith(inFile('machine.yaml', /^id: .*$/m, 'id: somebodys-quad')))
+    expect(body).toMatchObject({ next: 1, beside: null, document: { id: 'somebodys-quad', version: 1 } })
+  })
+
+  test('packed by hand, with what systems leave in it, is read the same', async () => {
+    const files = await unpackFolder(await zipOf('machine', 'pellick-gorse-430'))
+    const zip = new ZipFile()
+    for (const [name, text] of files) zip.addBuffer(Buffer.from(text), `desk/quad/${name}`)
+    zip.addBuffer(Buffer.from('x'), '__MACOSX/desk/quad/._machine.yaml')
+    zip.addBuffer(Buffer.from('x'), 'desk/quad/.DS_Store')
+    zip.end()
+    expect(await brought(await buffer(zip.outputStream))).toMatchObject({
+      status: 200,
+      body: { document: { kind: 'machine' } },
+    })
+  })
+
+  test.each([
+    ['a figure that is none', inFile('wires.csv', /,0\.\d+\n/, ',thick\n'), 'wires.csv', '"thick" is no number.'],
+    ['a column that is none', inFile('zones.csv', 'conditions', 'weather'), 'zones.csv', '"weather" is no column'],
+    ['a wire to nowhere', inFile('wires.csv', /,stud:[a-z-]+,/, ',stud:the-moon,'), 'wires.csv', 'the-moon'],
+    ['a step that is no list', inFile('steps.yaml', /^- id/, 'id'), 'steps.yaml', ''],
+    [
+      'a field of another file',
+      (files: Map<string, string>) => files.set('machine.yaml', `${files.get('machine.yaml')}steps: []\n`),
+      'machine.yaml',
+      'stands in steps.yaml',
+    ],
+    [
+      'a file that is missing',
+      (files: Map<string, string>) => files.delete('circuits.csv'),
+      'circuits.csv',
+      'There is no circuits.csv.',
+    ],
+    [
+      'a file nobody reads',
+      (files: Map<string, string>) => files.set('plug.csv', 'id\n'),
+      'plug.csv',
+      'plug.csv is no file of a machine',
+    ],
+  ])('%s is said with its file', async (_, change, file, says) => {
+    const { status, body } = await brought(await gorseWith((files) => void change(files)))
+    expect(status).toBe(422)
+    const problems = body as { file?: string; line?: number; message: string }[]
+    const said = problems.find((problem) => problem.file === file)
+    expect(said?.message).toContain(says)
+  })
+
+  test('a cell is said with line and column', async () => {
+    const { body } = await brought(
+      await gorseWith(inFile('wires.csv', /^(.*\n.*\n[^,]*,[^,]*,[^,]*,[^,]*),[a-z/ ]+,/, '$1,tartan,')),
+    )
+    expect(body).toMatchObject([
+      { file: 'wires.csv', line: 3, column: 5, message: expect.stringContaining('"tartan" is no colour') },
+    ])
+  })
+})
+
+describe('what is no folder of a dossier is refused in a sentence', () => {
+  const file = (name: string, content: Buffer | string, mode = 0o100644) => ({ name, content, mode })
+  const zipped = async (...files: { name: string; content: Buffer | string; mode: number }[]) => {
+    const zip = new ZipFile()
+    for (const { name, content, mode } of files)
+      zip.addBuffer(Buffer.from(content), name, { mode, mtime: at, compress: true })
+    zip.end()
+    return buffer(zip.outputStream)
+  }
+  /** A name that no packer writes, put into the zip afterwards. */
+  const renamed = (bytes: Buffer, from: string, to: string) =>
+    Buffer.from(bytes.toString('latin1').replaceAll(from, to), 'latin1')
+
+  test.each<[string, () => Promise<Buffer>, string]>([
+    ['nothing of a zip', async () => Buffer.from('machine.yaml'), 'is no zip'],
+    ['an empty zip', () => zipped(), 'holds no dossier'],
+    ['two dossiers', () => zipped(file('a/kit.yaml', ''), file('b/machine.yaml', '')), 'holds 2 dossiers'],
+    ['a way out of the folder', async () => renamed(await zipped(file('aa/machine.yaml', '')), 'aa/', '../'), 'no zip'],
+    ['a way from the root', async () => renamed(await zipped(file('a/machine.yaml', '')), 'a/', '//'), 'no zip'],
+    ['a link', () => zipped(file('kit.yaml', '/etc/passwd', 0o120777)), 'is a link'],
+    ['a bomb', () => zipped(file('kit.yaml', Buffer.alloc(5_000_000, 32))), 'is larger than 4 MB'],
+    [
+      'many',
+      () => zipped(...Array.from({ length: 401 }, (_, i) => file(`variants/${i}.yaml`, ''))),
+      'more than 400 files',
+    ],
+    ['another encoding', () => zipped(file('kit.yaml', Buffer.from([0x6b, 0xe4, 0x73]))), 'no text in UTF-8'],
+    ['a NUL', () => zipped(file('kit.yaml', 'kind: "\0"')), 'no text in UTF-8'],
+    ['aliases upon aliases', () => zipped(file('kit.yaml', 'a: &a [x, x]\nb: &b [*a, *a]\nc: [*b, *b]\n')), 'aliases'],
+    ['depth', () => zipped(file('kit.yaml', `a: ${'['.repeat(30_000)}`)), 'nested deeper'],
+    ['dashes', () => zipped(file('kit.yaml', `${'- '.repeat(30_000)}x`)), 'nested deeper'],
+    ['a tag', () => zipped(file('kit.yaml', 'a: !!js/function "x"\n')), 'tag'],
+    [
+      'names of everything',
+      () => zipped(file('kit.yaml', '__proto__: { kind: kit }\nconstructor: 1\n')),
+      'There is no loom.yaml',
+    ],
+  ])('%s', async (_, make, says) => {
+    const { status, body } = await brought(await make())
+    expect(status).toBe(422)
+    expect(JSON.stringify(body)).toContain(says)
+  })
+
+  test('more than is taken is not read', async () => {
+    expect((await brought(Buffer.alloc(9 * 1024 * 1024))).status).toBe(413)
+    expect((await brought(Buffer.alloc(0))).status).toBe(400)
+  })
+
+  test('five hundred broken zips and folders are refused or read, and none is a fault of the server', async () => {
+    const whole = await zipOf('machine', 'pellick-gorse-430')
+    const files = [...(await unpackFolder(whole))]
+    const brokenZip = fc
+      .array(fc.tuple(fc.nat(whole.length - 1), fc.nat(255)), { minLength: 1, maxLength: 12 })
+      .map((bytes) => {
+        const broken = Buffer.from(whole)
+        for (const [place, byte] of bytes) broken[place] = byte
+        return Promise.resolve(broken)
+      })
+    const cut = fc.nat(whole.length).map((end) => Promise.resolve(whole.subarray(0, end)))
+    const piece = fc.oneof(
+      fc.string({ unit: 'binary', maxLength: 30 }),
+      fc.constantFrom(
+        '"',
+        '\n',
+        ',,,',
+        ': ',
+        '- ',
+        '{',
+        '[',
+        '&a ',
+        '*a',
+        '__proto__',
+        '-1e999',
+        'NaN',
+        '\t',
+        '\r',
+        '%',
+        '!!x',
+      ),
+    )
+    const brokenText = fc
+      .tuple(fc.nat(files.length - 1), fc.nat(100_000), fc.nat(200), piece)
+      .map(([which, place, gone, put]) =>
+        packFolder(
+          'x',
+          files.map(([name, text], i) => {
+            const from = place % (text.length + 1)
+            return [name, i === which ? text.slice(0, from) + put + text.slice(from + gone) : text] as const
+          }),
+          at,
+        ),
+      )
+    const status = new Map<number, number>()
+    await fc.assert(
+      fc.asyncProperty(fc.oneof(brokenText, brokenText, brokenZip, cut), async (make) => {
+        const answer = await brought(await make)
+        status.set(answer.status, (status.get(answer.status) ?? 0) + 1)
+        expect([200, 400, 422], JSON.stringify(answer.body).slice(0, 500)).toContain(answer.status)
+      }),
+      { numRuns: 500 },
+    )
+    expect(status.get(422)).toBeGreaterThan(100)
+  }, 120_000)
+})
+
+test('whatever a document or a folder is refused for stands in the catalogue', () => {
+  const codes = ['dossiers', 'dossier-files'].flatMap((room) => {
+    const folder = new URL(`../../../core/src/${room}/`, import.meta.url)
+    return readdirSync(folder)
+      .filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts'))
+      .flatMap((name) =>
+        [...readFileSync(new URL(name, folder), 'utf8').matchAll(/(?:code: |\b(?:say|said)\(\s*)'([a-z-]+)'/g)].map(
+          ([, code = '']) => code,
+        ),
+      )
+  })
+  expect(codes.length).toBeGreaterThan(60)
+  expect(codes.filter((code) => !(code in problemCodes))).toEqual([])
+})

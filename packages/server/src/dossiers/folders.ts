@@ -1,0 +1,66 @@
+import { compareDossiers, type Dossier } from '@tidy-badger/core/dossiers'
+import { writeFolder } from '@tidy-badger/core/dossier-files'
+import { contentHash, type Outcome } from '@tidy-badger/core/shared'
+import { orRefuse } from '../platform/errors.ts'
+import type { WorkPool } from '../platform/workPool.ts'
+import { packFolder, unpackFolder } from './folderZip.ts'
+import type { DossierRow } from './repository.ts'
+
+/** What a zipped folder holds, and what it is beside what is published. */
+export interface BroughtFolder {
+  document: Dossier
+  /** The version it would be published as; null where it is published already. */
+  next: number | null
+  /** The version that says the same, or the newest it is compared with; null for one that is new. */
+  beside: number | null
+  /** What is otherwise than in the newest published version. */
+  changes: string[]
+}
+
+/** Versions of one dossier, the newest first. */
+export interface Versions {
+  rows: readonly DossierRow[]
+  documentOf: (row: DossierRow) => Promise<Dossier>
+}
+
+/** Reads a zip. It becomes the next version of its id, whatever version it says it is. @throws Refusal with its problems */
+export async function bringFolder(
+  pool: WorkPool,
+  bytes: Buffer,
+  versionsOf: (document: Dossier) => Promise<Versions>,
+): Promise<BroughtFolder> {
+  const files = await unpackFolder(bytes)
+  const read: Outcome<Dossier> = await pool.run(new URL('./worker.ts', import.meta.url), 'readFiles', [...files])
+  const document = orRefuse(read)
+  const { rows, documentOf } = await versionsOf(document)
+  const key = (one: Dossier) => contentHash({ ...one, version: 0 })
+  for (const row of rows)
+    if (key(await documentOf(row)) === key(document))
+      return { document: { ...document, version: row.version }, next: null, beside: row.version, changes: [] }
+  const [newest] = rows
+  if (!newest) return { document: { ...document, version: 1 }, next: 1, beside: null, changes: [] }
+  const version = newest.version + 1
+  const changes = compareDossiers(await documentOf(newest), document).map(({ says }) => says)
+  return { document: { ...document, version }, next: version, beside: newest.version, changes }
+}
+
+/** A published version as a zipped folder, with what changed from version to version. */
+export async function sendFolder(
+  document: Dossier,
+  { rows, documentOf }: Versions,
+  at: Date,
+): Promise<{ name: string; bytes: Buffer }> {
+  const name = `${document.id}-${document.version}`
+  const told = rows.filter((row) => row.version <= document.version)
+  const documents = await Promise.all(told.map(documentOf))
+  const changes = documents.map((one, i) => {
+    const before = documents[i + 1]
+    const lines = before ? compareDossiers(before, one).map(({ says }) => `- ${says}`) : []
+    return [`## Version ${one.version}`, '', one.source, ...(lines.length > 0 ? ['', ...lines] : []), ''].join('\n')
+  })
+  const files = [
+    ...writeFolder(document),
+    ['CHANGES.md', [`# ${document.maker} ${document.model}`, '', ...changes].join('\n')] as const,
+  ]
+  return { name, bytes: await packFolder(document.id, files, at) }
+}
