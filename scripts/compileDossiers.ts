@@ -3,6 +3,7 @@
  * whether that is in step; it fails where a folder is no dossier.
  */
 import { readFileSync, writeFileSync } from 'node:fs'
+import { sheetContradictions } from '../packages/core/src/dossiers/index.ts'
 import { problemLine, readFolder } from '../packages/core/src/dossier-files/index.ts'
 import { readFolderOf, shippedFolders } from './dossierFolders.ts'
 
@@ -20,6 +21,11 @@ const documents = shippedFolders().flatMap(({ name, path, kind, id }) => {
     say(`: the folder of ${kind} "${id}" holds ${read.value.kind} "${read.value.id}"`)
   return [read.value]
 })
+const machines = documents.filter((document) => document.kind === 'machine')
+for (const kit of documents)
+  if (kit.kind === 'kit')
+    for (const machine of machines)
+      for (const { message } of sheetContradictions(kit, machine)) faults.push(`data/kits/${kit.id}: ${message}`)
 if (faults.length > 0) {
   console.error(faults.join('\n'))
   process.exit(1)

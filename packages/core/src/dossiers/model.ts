@@ -238,7 +238,8 @@ export interface Machine {
     idleRpm: number
     limiterRpm: number
     fuel: string
-    stoichAfr: number
+    /** Air to fuel by mass at lambda 1; a diesel needs none. */
+    stoichAfr?: number
     /** Four unless said. */
     strokes?: 2 | 4
   }

@@ -143,7 +143,7 @@ export const machineSchema = z.strictObject({
     idleRpm: positive,
     limiterRpm: positive,
     fuel: words,
-    stoichAfr: z.number().min(5).max(20),
+    stoichAfr: z.number().min(5).max(20).optional(),
     strokes: z.union([z.literal(2), z.literal(4)]).optional(),
   }),
   ...items,
@@ -160,5 +160,5 @@ export const machineSchema = z.strictObject({
     afrRange: z.tuple([z.number(), z.number()]),
   } satisfies ShapeOf<FilterFigures>),
   cautions: z.array(words),
-  variants: z.array(variant),
+  variants: z.array(variant).max(100),
 } satisfies ShapeOf<Machine>)

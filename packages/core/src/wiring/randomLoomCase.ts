@@ -123,6 +123,7 @@ export function randomLoom(seed: number, plugs: number): { machine: Machine; kit
     studs: base.studs
       .filter((stud) => posts.includes(stud.id))
       .map((stud) => ({ ...stud, net: stud.id === 'battery-negative' ? 'gnd' : 'bat' })),
+    engine: { ...base.engine, cylinders: Math.max(1, ...counts.values()) },
     variants: [],
   })
   const intended = new Map<string, string>()

@@ -17,7 +17,7 @@ import {
   type EntryBody,
   type NewEntry,
 } from '@tidy-badger/core/jobs'
-import { stations, type Station, type KitEndId } from '@tidy-badger/core/dossiers'
+import { stations, stoichOf, type Station, type KitEndId } from '@tidy-badger/core/dossiers'
 import { drawMinutes } from '@tidy-badger/core/scheduling'
 import { seededRandom, asWritten, asId } from '@tidy-badger/core/shared'
 import type { JobService, LoadedJob } from '../jobs/index.ts'
@@ -152,7 +152,7 @@ async function takeRide(
   })
   const bytes = new TextEncoder().encode(rideCsv(ride))
   const log = await deps.files.putBytes(bytes)
-  const read = readLogBytes(bytes, {}, machine.engine.stoichAfr)
+  const read = readLogBytes(bytes, {}, stoichOf(machine.engine))
   if (!read.ok) throw new Error(`demo: ${read.problems[0].message}`)
   const columns = {
     time: 'time (s)',

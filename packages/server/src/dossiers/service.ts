@@ -1,4 +1,12 @@
-import { composeVariant, type Dossier, type DossierRef, type Kit, type Machine } from '@tidy-badger/core/dossiers'
+import {
+  composeVariant,
+  machinesOnSheet,
+  sheetContradictions,
+  type Dossier,
+  type DossierRef,
+  type Kit,
+  type Machine,
+} from '@tidy-badger/core/dossiers'
 import { contentHash, type Problem } from '@tidy-badger/core/shared'
 import { notFound, Refusal, refusal } from '../platform/errors.ts'
 import type { AppDeps } from '../platform/deps.ts'
@@ -79,6 +87,18 @@ export function dossierService(deps: AppDeps) {
     documentOf,
   })
 
+  /** A kit's sheet names studs and places of machines: those that are known must have them. @throws Refusal */
+  async function sheetsHold(kit: Dossier): Promise<void> {
+    if (kit.kind !== 'kit') return
+    const problems: Problem[] = []
+    for (const id of machinesOnSheet(kit)) {
+      const row = await repository.byId('machine', id)
+      const machine = row && (await documentOf(row))
+      if (machine?.kind === 'machine') problems.push(...sheetContradictions(kit, machine))
+    }
+    if (problems.length > 0) throw new Refusal('malformed', ...problems)
+  }
+
   return {
     byHash,
     /** Brings what ships into the store; corrected documents become the next version of their id. */
@@ -107,8 +127,11 @@ export function dossierService(deps: AppDeps) {
       return { document: await documentOf(row), hash: row.hash }
     },
     /** A zipped folder, beside what is published under its id. Nothing is kept. */
-    bring: (bytes: Buffer): Promise<BroughtFolder> =>
-      bringFolder(deps.pool, bytes, ({ kind, id }) => versionsOf(kind, id)),
+    async bring(bytes: Buffer): Promise<BroughtFolder> {
+      const brought = await bringFolder(deps.pool, bytes, ({ kind, id }) => versionsOf(kind, id))
+      await sheetsHold(brought.document)
+      return brought
+    },
     /** A published version as a zipped folder. */
     async folder(kind: Dossier['kind'], id: string, version?: number): Promise<{ name: string; bytes: Buffer }> {
       const row = await repository.byId(kind, id, version)
@@ -123,6 +146,7 @@ export function dossierService(deps: AppDeps) {
     /** Publishes a document as the next version of its id. The same document again is no second version. */
     async publish(body: unknown): Promise<DossierRef> {
       const document = await checkDocument(deps.pool, body)
+      await sheetsHold(document)
       const { kind, id, version } = document
       const hash = contentHash(document)
       const [newest, same] = [await repository.byId(kind, id), await repository.byHash(hash)]

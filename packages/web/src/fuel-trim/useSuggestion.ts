@@ -1,3 +1,4 @@
+import { stoichOf } from '@tidy-badger/core/dossiers'
 import {
   currentTrim,
   defaultLimits,
@@ -36,7 +37,7 @@ function questionOf(dossiers: JobDossiers, state: JobState, log: ImportedLog) {
     limits: { ...defaultLimits, ...machine.filters, idleRpm: machine.engine.idleRpm },
     options: { gain: trim.gain, maxStepPct: trim.maxStepPct, boundsPct: trim.boundsPct },
   }
-  const { stoichAfr } = machine.engine
+  const stoichAfr = stoichOf(machine.engine)
   return { problem, stoichAfr, of: JSON.stringify([log.mapping, stoichAfr, problem]) }
 }
 

@@ -1,3 +1,4 @@
+import { stoichOf } from '@tidy-badger/core/dossiers'
 import type { LogReading } from '@tidy-badger/core/fuel-trim'
 import { logRoles, neededRoles, unitChoices, type LogRole } from '@tidy-badger/core/fuel-trim'
 import { FileUp } from 'lucide-react'
@@ -32,7 +33,7 @@ export function ImportLog({ onDone }: { onDone?: (log: string) => void }) {
     setFile(chosen)
     setReading(options)
     setStage({ kind: 'reading', share: 0, stage: 'reading the log' })
-    const work = readLogFile(chosen, options, dossiers.machine.engine.stoichAfr, (share, words) =>
+    const work = readLogFile(chosen, options, stoichOf(dossiers.machine.engine), (share, words) =>
       setStage({ kind: 'reading', share, stage: words }),
     )
     running.current = work

@@ -1,0 +1,186 @@
+import type { Problem } from '../shared/index.ts'
+import { wireName } from './colours.ts'
+import type { MachineId, SpliceId } from './ids.ts'
+import type { Kit, KitEnd } from './kitModel.ts'
+import type { Machine, WireColour } from './model.ts'
+
+/** More current than any copper carries for long, A/mm²: thin wires in the open take about 20. */
+const mostAmperesPerMm2 = 30
+
+/** Wires that join what their circuits say is apart, and figures of an engine that cannot be together. */
+export function circuitContradictions({ wires, studs, nets, engine }: Machine): Problem[] {
+  const problems: Problem[] = []
+  const say = (code: string, path: string, message: string) => problems.push({ code, path, message })
+  const names = new Map(nets.map((net) => [net.id, net.name]))
+  const stands = new Map(studs.map((stud) => [stud.id, stud]))
+  const spliced = new Map<SpliceId, (typeof wires)[number]>()
+  wires.forEach((wire, i) => {
+    for (const side of ['from', 'to'] as const) {
+      const end = wire[side]
+      const path = `wires.${i}.${side}`
+      if ('stud' in end) {
+        const stud = stands.get(end.stud)
+        if (stud && stud.net !== wire.net)
+          say(
+            'circuits-joined',
+            path,
+            `Stud "${stud.id}" carries "${names.get(stud.net) ?? stud.net}", this wire "${names.get(wire.net) ?? wire.net}". One of them is wrong.`,
+          )
+      }
+      if ('splice' in end) {
+        const first = spliced.get(end.splice) ?? wire
+        spliced.set(end.splice, first)
+        if (first.net !== wire.net)
+          say(
+            'circuits-joined',
+            path,
+            `Splice "${end.splice}" joins "${names.get(first.net) ?? first.net}" with "${names.get(wire.net) ?? wire.net}". A splice is of one circuit.`,
+          )
+      }
+    }
+  })
+  nets.forEach((net, i) => {
+    if (net.cylinder !== undefined && net.cylinder > engine.cylinders)
+      say(
+        'cylinder',
+        `nets.${i}.cylinder`,
+        `"${net.name}" is of cylinder ${net.cylinder}; the engine has ${engine.cylinders}.`,
+      )
+  })
+  if (engine.idleRpm >= engine.limiterRpm)
+    say('rpm', 'engine.idleRpm', `It idles at ${engine.idleRpm} and is held at ${engine.limiterRpm} rpm.`)
+  if (engine.stoichAfr === undefined && !isDiesel(engine))
+    say('missing', 'engine.stoichAfr', 'The mixture at lambda 1 is missing: 14.6 for petrol without alcohol.')
+  return problems
+}
+
+/** Whether an engine has no throttle to hold its mixture: it needs no ratio at lambda 1. */
+export function isDiesel({ fuel }: Pick<Machine['engine'], 'fuel'>): boolean {
+  return /diesel/i.test(fuel)
+}
+
+/** Air to fuel by mass at lambda 1; for a diesel that has none written down that of its fuel (EN 590). */
+export function stoichOf({ stoichAfr }: Pick<Machine['engine'], 'stoichAfr'>): number {
+  return stoichAfr ?? 14.5
+}
+
+/** What a kit's wires, taps, figures and closures say against each other. */
+export function loomContradictions(kit: Kit): Problem[] {
+  const problems: Problem[] = []
+  const say = (code: string, path: string, message: string) => problems.push({ code, path, message })
+  const stripe = (colour: WireColour | undefined, path: string) => {
+    if (colour?.stripe !== undefined && colour.base === colour.stripe)
+      say('same-stripe', path, `A ${colour.base} stripe on ${colour.base} cannot be seen. Leave the stripe out.`)
+  }
+  kit.ends.forEach((end, i) => {
+    const at = `ends.${i}`
+    if ('colour' in end) stripe(end.colour, `${at}.colour`)
+    if (end.type === 'flying-lead') end.sheet.forEach((entry, j) => stripe(entry.colour, `${at}.sheet.${j}.colour`))
+    if (end.type === 'inline-pair') pairLines(end, at, stripe, say)
+    if (end.type !== 'flying-lead' && end.type !== 'ring') return
+    const current = Math.max(end.currentA ?? 0, end.coldA ?? 0)
+    if (current > mostAmperesPerMm2 * end.areaMm2)
+      say(
+        'too-thin',
+        `${at}.areaMm2`,
+        `${current} A through ${end.areaMm2} mm² of ${wireName(end.colour)} is more than copper carries. One of the two is wrong.`,
+      )
+  })
+  kit.sockets?.forEach((socket, i) => stripe(socket.colour, `sockets.${i}.colour`))
+  kit.taps.forEach((tap, i) => {
+    if (tap.lowMm2 > tap.highMm2)
+      say(
+        'bounds',
+        `taps.${i}.lowMm2`,
+        `It takes wires from ${tap.lowMm2} up to ${tap.highMm2} mm²: the other way round.`,
+      )
+  })
+  kit.settings.forEach((setting, i) => {
+    if (setting.low !== undefined && setting.high !== undefined && setting.low > setting.high)
+      say(
+        'bounds',
+        `settings.${i}.low`,
+        `"${setting.name}" goes from ${setting.low} to ${setting.high}: the other way round.`,
+      )
+  })
+  if (kit.trim && kit.trim.boundsPct[0] >= kit.trim.boundsPct[1])
+    say(
+      'bounds',
+      'trim.boundsPct',
+      `The trim goes from ${kit.trim.boundsPct[0]} to ${kit.trim.boundsPct[1]} %: it has no room.`,
+    )
+  const ports = kit.ends.filter((end) => end.type === 'port' && end.closedBy === 'terminator').length
+  if ((kit.terminators ?? 0) > ports)
+    say(
+      'no-port',
+      'terminators',
+      `The bus wants ${kit.terminators} terminator${kit.terminators === 1 ? '' : 's'}; the loom has ${ports} port${ports === 1 ? '' : 's'} that one closes.`,
+    )
+  return problems
+}
+
+function pairLines(
+  end: Extract<KitEnd, { type: 'inline-pair' }>,
+  at: string,
+  stripe: (colour: WireColour, path: string) => void,
+  say: (code: string, path: string, message: string) => void,
+): void {
+  const taken = new Map<number, string>()
+  end.lines.forEach((line, j) => {
+    stripe(line.colour, `${at}.lines.${j}.colour`)
+    const other = taken.get(line.cavity)
+    if (other !== undefined)
+      say(
+        'cavity-taken',
+        `${at}.lines.${j}.cavity`,
+        `Cavity ${line.cavity} of "${end.id}" is said twice: ${other}, then ${line.does}. A wire is passed, tapped or interrupted.`,
+      )
+    taken.set(line.cavity, line.does)
+  })
+}
+
+/** Machines that a kit's own sheet says something of. */
+export function machinesOnSheet(kit: Kit): ReadonlySet<MachineId> {
+  return new Set([
+    ...kit.ends.flatMap((end) => (end.type === 'ring' ? end.sheet.map(({ machine }) => machine) : [])),
+    ...(kit.places ?? []).map(({ machine }) => machine),
+  ])
+}
+
+/**
+ * What a kit's own sheet says of a machine that this machine has not, in none of its variants.
+ * @param machine uncomposed
+ */
+export function sheetContradictions(kit: Kit, machine: Machine): Problem[] {
+  const all = [machine, ...machine.variants]
+  const studs = new Set(all.flatMap((one) => one.studs.map(({ id }) => id)))
+  const places = new Set(all.flatMap((one) => (one.places ?? []).map(({ id }) => id)))
+  return [
+    ...kit.ends.flatMap((end, i): Problem[] =>
+      end.type === 'ring'
+        ? end.sheet.flatMap((entry, j) =>
+            entry.machine === machine.id && !studs.has(entry.stud)
+              ? [
+                  {
+                    code: 'unknown-stud',
+                    path: `ends.${i}.sheet.${j}.stud`,
+                    message: `The ${machine.model} has no stud "${entry.stud}".`,
+                  },
+                ]
+              : [],
+          )
+        : [],
+    ),
+    ...(kit.places ?? []).flatMap((entry, i): Problem[] =>
+      entry.machine === machine.id && !places.has(entry.place)
+        ? [
+            {
+              code: 'unknown-place',
+              path: `places.${i}.place`,
+              message: `The ${machine.model} has no mount place "${entry.place}".`,
+            },
+          ]
+        : [],
+    ),
+  ]
+}
