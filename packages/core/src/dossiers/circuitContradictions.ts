@@ -7,8 +7,11 @@ import type { Machine, WireColour } from './model.ts'
 /** More current than any copper carries for long, A/mm²: thin wires in the open take about 20. */
 const mostAmperesPerMm2 = 30
 
+/** As many as there may be of one machine. */
+const mostVariants = 100
+
 /** Wires that join what their circuits say is apart, and figures of an engine that cannot be together. */
-export function circuitContradictions({ wires, studs, nets, engine }: Machine): Problem[] {
+export function circuitContradictions({ wires, studs, nets, engine, variants }: Machine): Problem[] {
   const problems: Problem[] = []
   const say = (code: string, path: string, message: string) => problems.push({ code, path, message })
   const names = new Map(nets.map((net) => [net.id, net.name]))
@@ -51,6 +54,12 @@ export function circuitContradictions({ wires, studs, nets, engine }: Machine): 
     say('rpm', 'engine.idleRpm', `It idles at ${engine.idleRpm} and is held at ${engine.limiterRpm} rpm.`)
   if (engine.stoichAfr === undefined && !isDiesel(engine))
     say('missing', 'engine.stoichAfr', 'The mixture at lambda 1 is missing: 14.6 for petrol without alcohol.')
+  if (variants.length > mostVariants)
+    say(
+      'too-many-variants',
+      'variants',
+      `${variants.length} variants are more than anybody tells apart: at most ${mostVariants}.`,
+    )
   return problems
 }
 

@@ -62,10 +62,17 @@ describe('a machine that contradicts itself', () => {
             ...{ connectors: [], nets: [], wires: [], studs: [], zones: [], steps: [] },
           }),
         )),
-      'too-big',
+      'too-many-variants',
     ],
   ])('%s', (_, change, code) => {
     expect(withQuad((machine) => void change(machine))).toContain(code)
+  })
+
+  test('one that was accepted before the rule is read on', () => {
+    const machine = quad()
+    machine.engine.idleRpm = machine.engine.limiterRpm
+    expect(parseMachine(machine).ok).toBe(false)
+    expect(parseMachine(machine, '', 'before').ok).toBe(true)
   })
 
   test('a diesel needs no ratio, and its fuel has one all the same', () => {

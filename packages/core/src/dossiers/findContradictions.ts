@@ -1,7 +1,6 @@
 import type { KitPlaceId } from './ids.ts'
 import { type Problem, asWritten } from '../shared/index.ts'
 import { accessContradictions } from './accessContradictions.ts'
-import { circuitContradictions, loomContradictions } from './circuitContradictions.ts'
 import type { Kit } from './kitModel.ts'
 import { orderSteps } from './orderSteps.ts'
 import { routeContradictions } from './routeContradictions.ts'
@@ -86,12 +85,7 @@ export function machineContradictions(machine: Machine): Problem[] {
     if (source && !machine.draft && !comesTo(machine, id, source))
       say('source-elsewhere', `nets.${i}.source`, `Nothing of circuit "${id}" ends where it is said to come from.`)
   })
-  problems.push(
-    ...circuitContradictions(machine),
-    ...accessContradictions(machine),
-    ...routeContradictions(machine),
-    ...orderProblems(machine.steps),
-  )
+  problems.push(...accessContradictions(machine), ...routeContradictions(machine), ...orderProblems(machine.steps))
   machine.steps.forEach((step, i) => {
     const covers = new Set((machine.covers ?? []).map((cover) => cover.id))
     for (const id of step.needs?.covers ?? [])
@@ -126,7 +120,7 @@ const anyMachine = asWritten<Step[]>([
 
 /** The same for a kit document. */
 export function kitContradictions(kit: Kit): Problem[] {
-  const problems: Problem[] = [...orderProblems([...anyMachine, ...kit.steps]), ...loomContradictions(kit)]
+  const problems: Problem[] = [...orderProblems([...anyMachine, ...kit.steps])]
   for (const list of ['ends', 'parts', 'settings', 'steps', 'sockets', 'naming'] as const)
     twice((kit[list] ?? []).map((item) => item.id)).forEach(({ id, index }) =>
       problems.push({

@@ -160,5 +160,5 @@ export const machineSchema = z.strictObject({
     afrRange: z.tuple([z.number(), z.number()]),
   } satisfies ShapeOf<FilterFigures>),
   cautions: z.array(words),
-  variants: z.array(variant).max(100),
+  variants: z.array(variant),
 } satisfies ShapeOf<Machine>)

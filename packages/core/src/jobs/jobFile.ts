@@ -80,7 +80,7 @@ export function readJobFile(document: unknown): Outcome<JobFile> {
   const file = parsed.data
   const problems: Problem[] = []
   const dossiers = file.dossiers.flatMap(({ hash: stated, document: body }, i) => {
-    const dossier = parseDossier(body, `dossiers.${i}.document`)
+    const dossier = parseDossier(body, `dossiers.${i}.document`, 'before')
     if (!dossier.ok) {
       problems.push(...dossier.problems)
       return []

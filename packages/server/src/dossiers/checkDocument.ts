@@ -1,4 +1,4 @@
-import type { Dossier } from '@tidy-badger/core/dossiers'
+import type { Accepted, Dossier } from '@tidy-badger/core/dossiers'
 import type { Outcome } from '@tidy-badger/core/shared'
 import { orRefuse, refusal } from '../platform/errors.ts'
 import type { WorkPool } from '../platform/workPool.ts'
@@ -28,6 +28,7 @@ export async function checkDocument(
   document: unknown,
   under = '',
   kind?: Dossier['kind'],
+  accepted: Accepted = 'now',
 ): Promise<Dossier> {
   const wires = lengthOf(document, 'wires') * (1 + lengthOf(document, 'variants'))
   if (wires > mostWiresChecked)
@@ -37,7 +38,7 @@ export async function checkDocument(
       `${lengthOf(document, 'wires')} wires in ${lengthOf(document, 'variants')} variants are more than can be checked: at most ${mostWiresChecked} wires over all variants. Split the machine in two.`,
       under === '' ? 'variants' : `${under}.variants`,
     )
-  const task: CheckTask = { document, kind, under }
+  const task: CheckTask = { document, kind, under, accepted }
   const outcome: Outcome<Dossier> =
     weightOf(document) <= lightWork
       ? check(task)

@@ -84,6 +84,6 @@ function contentKey(document: unknown): string {
 }
 
 function changesSince(before: DossierRow, after: Dossier): string[] {
-  const old = parseDossier(before.document)
+  const old = parseDossier(before.document, '', 'before')
   return old.ok ? compareDossiers(old.value, after).map((change) => change.says) : []
 }

@@ -38,7 +38,7 @@ export function dossierService(deps: AppDeps) {
   function documentOf(row: { hash: string; document: unknown }): Promise<Dossier> {
     const known = read.get(row.hash)
     if (known) return known
-    const reading = checkDocument(deps.pool, row.document)
+    const reading = checkDocument(deps.pool, row.document, '', undefined, 'before')
     read.set(row.hash, reading)
     reading.catch(() => read.delete(row.hash))
     return reading

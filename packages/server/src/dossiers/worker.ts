@@ -1,4 +1,4 @@
-import { parseDossier, parseKit, parseMachine, type Dossier } from '@tidy-badger/core/dossiers'
+import { parseDossier, parseKit, parseMachine, type Accepted, type Dossier } from '@tidy-badger/core/dossiers'
 import { readFolder } from '@tidy-badger/core/dossier-files'
 import type { Outcome } from '@tidy-badger/core/shared'
 
@@ -7,12 +7,13 @@ export interface CheckTask {
   kind?: Dossier['kind']
   /** Path of the document within the request. */
   under: string
+  accepted: Accepted
 }
 
 /** Whether a document may be used: its schema, and that it contradicts itself in nothing, in none of its variants. */
-export function check({ document, kind, under }: CheckTask): Outcome<Dossier> {
-  if (kind === 'machine') return parseMachine(document, under)
-  return kind === 'kit' ? parseKit(document, under) : parseDossier(document, under)
+export function check({ document, kind, under, accepted }: CheckTask): Outcome<Dossier> {
+  if (kind === 'machine') return parseMachine(document, under, accepted)
+  return kind === 'kit' ? parseKit(document, under, accepted) : parseDossier(document, under, accepted)
 }
 
 /** What a folder's files say; beside the server, because a file may be anything. */
