@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { packFolder, unpackFolder } from '../packages/server/src/dossiers/folderZip.ts'
 import { expect, expectAccessible, test } from './support/fixtures.ts'
 
 async function newMachine(page: Page, model: string): Promise<void> {
@@ -139,4 +140,40 @@ test('a machine is varied: its next version says what changed, and what was type
   await expect(page.getByRole('heading', { name: 'What changed since version 3' })).toBeVisible()
   await expect(page.getByText('plain white is now white with violet stripe').first()).toBeVisible()
   await expectAccessible(page)
+})
+
+test('a machine leaves as a folder, is changed in a spreadsheet, and comes back as its next version', async ({
+  page,
+  cutting,
+}) => {
+  await page.goto('/dossiers/machine/tarnbrook-calder-1130')
+  const leaving = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'As a folder, ZIP' }).click()
+  const stream = await (await leaving).createReadStream()
+  const pieces: Buffer[] = []
+  for await (const piece of stream) pieces.push(Buffer.from(piece as Uint8Array))
+  const files = await unpackFolder(Buffer.concat(pieces))
+  expect([...files.keys()]).toContain('covers.csv')
+  const bring = async (from: string | RegExp, to: string) => {
+    const changed = new Map(files)
+    // As a German spreadsheet saves it: semicolons, and lines that end as on Windows.
+    changed.set('zones.csv', (files.get('zones.csv') ?? '').replace(from, to).replaceAll('\n', '\r\n'))
+    const zip = await packFolder('calder', changed, new Date('2026-05-01T08:00:00Z'))
+    await page
+      .getByLabel('A zipped folder')
+      .setInputFiles({ name: 'calder.zip', mimeType: 'application/zip', buffer: zip })
+  }
+  await page.goto('/dossiers')
+  cutting.refused = true
+  await bring(/^(id,name,conditions)/, '$1s')
+  await expect(page.getByText('"conditionss" is no column of zones.csv')).toBeVisible()
+  await expect(page.getByText('zones.csv:1:3')).toBeVisible()
+  await expectAccessible(page)
+  const [, name = ''] =
+    /^[^,\n]+,([^,\n"]+),/m.exec((files.get('zones.csv') ?? '').split('\n').slice(1).join('\n')) ?? []
+  await bring(name, `${name} (seen)`)
+  await expect(page.getByText(/^Otherwise than version/)).toBeVisible()
+  await page.getByRole('button', { name: /^Publish as version/ }).click()
+  await expect(page.getByRole('heading', { name: /^What changed since version/ })).toBeVisible()
+  await expect(page.getByText(`${name} (seen)`).first()).toBeVisible()
 })

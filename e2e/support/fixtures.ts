@@ -13,8 +13,8 @@ interface Fixtures {
   copy: (demo: string) => Promise<string>
   /** A page of somebody called Runa that fails its test on any error in its console. */
   page: Page
-  /** Says that the link will be cut: the browser's own words about failed requests are then expected. */
-  cutting: { link: boolean }
+  /** Says that the link will be cut, or that what is sent will be refused: the browser's own words about it are then expected. */
+  cutting: { link: boolean; refused?: boolean }
 }
 
 let copies = 0
@@ -42,7 +42,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
       return (await answer.json()).id
     })
   },
-  cutting: async ({}, use) => use({ link: false }),
+  cutting: async ({}, use) => use({ link: false, refused: false }),
   baseURL: async ({ app }, use) => use(app.url),
   page: async ({ page, cutting }, use) => {
     const errors = watch(page, cutting)
@@ -55,7 +55,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
 export { expect }
 
 /** Collects what must not happen on a page. */
-export function watch(page: Page, cutting: { link: boolean }): string[] {
+export function watch(page: Page, cutting: { link: boolean; refused?: boolean }): string[] {
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(`page error: ${error.message}`))
   page.on('console', (message) => {
@@ -63,6 +63,7 @@ export function watch(page: Page, cutting: { link: boolean }): string[] {
     const text = message.text()
     if (cutting.link && /Failed to load resource|ERR_INTERNET_DISCONNECTED|ERR_CONNECTION_REFUSED|WebSocket/.test(text))
       return
+    if (cutting.refused && /status of 422/.test(text)) return
     errors.push(`console: ${text}`)
   })
   return errors

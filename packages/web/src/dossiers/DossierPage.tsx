@@ -10,7 +10,7 @@ import { later } from '../ui/comesLater.tsx'
 import { Button } from '../ui/Button.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
 import { PlugFace } from '../wiring/index.ts'
-import { fetchDocument, saveDraft } from './api.ts'
+import { fetchDocument, folderAddress, saveDraft } from './api.ts'
 import { counted } from './words.ts'
 
 const MachineContents = later(async () => (await import('./components/MachineContents.tsx')).MachineContents)
@@ -58,6 +58,13 @@ export function DossierPage() {
             ))}
           </select>
         </label>
+        <a
+          href={folderAddress(shown)}
+          download
+          className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
+        >
+          As a folder, ZIP
+        </a>
         {shown.kind === 'machine' && <EditButton machine={shown} newest={versions[0] ?? shown.version} />}
       </div>
       {shown.version > 1 && versions.includes(shown.version - 1) && <Changes after={shown} />}

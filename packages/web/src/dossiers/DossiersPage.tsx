@@ -7,6 +7,7 @@ import { later } from '../ui/comesLater.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
 import { fetchDrafts } from './api.ts'
 
+const BringFolder = later(async () => (await import('./components/BringFolder.tsx')).BringFolder)
 const NewMachine = later(async () => (await import('./components/NewMachine.tsx')).NewMachine)
 
 /** Every machine and kit that is known, the drafts, and the ways to a new machine. */
@@ -55,6 +56,9 @@ export function DossiersPage() {
       <aside className="flex flex-col gap-6">
         <Suspense fallback={<Loading what="Fetching the form…" />}>
           <NewMachine rows={newest.filter((row) => row.kind === 'machine')} />
+        </Suspense>
+        <Suspense fallback={<Loading what="Fetching the form…" />}>
+          <BringFolder />
         </Suspense>
         <section>
           <h2 className="mb-1 text-title font-bold">Being written</h2>

@@ -1,5 +1,5 @@
 import type { Dossier, DossierRef, Machine } from '@tidy-badger/core/dossiers'
-import { deleteAt, getJson, postJson, putJson } from '../platform/api/http.ts'
+import { deleteAt, getJson, postFile, postJson, putJson } from '../platform/api/http.ts'
 import { getKept } from '../platform/api/kept.ts'
 
 export interface DraftRow {
@@ -18,4 +18,19 @@ export const fetchDraft = (id: string) => getJson<{ document: Machine; revision:
 export const saveDraft = (id: string, document: Machine, base: number | null) =>
   putJson<{ revision: number }>(`/api/drafts/${id}${base === null ? '' : `?base=${base}`}`, document)
 export const dropDraft = (id: string) => deleteAt(`/api/drafts/${id}`)
-export const publish = (document: Machine) => postJson<DossierRef>('/api/dossiers', document)
+/** A zipped folder that was read, beside what is published. */
+export interface BroughtFolder {
+  document: Dossier
+  /** The version it would be published as; null where it is published already. */
+  next: number | null
+  /** The version that says the same, or the newest it is compared with. */
+  beside: number | null
+  changes: string[]
+}
+
+/** Has a zipped folder read; nothing is kept of it. */
+export const bringFolder = (zip: Blob) => postFile<BroughtFolder>('/api/dossiers/folder', zip, 'application/zip')
+/** Where a version is fetched as a zipped folder. */
+export const folderAddress = ({ kind, id, version }: Pick<Dossier, 'kind' | 'id' | 'version'>) =>
+  `/api/dossiers/${kind}/${encodeURIComponent(id)}/folder.zip?version=${version}`
+export const publish = (document: Dossier) => postJson<DossierRef>('/api/dossiers', document)
