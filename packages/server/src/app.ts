@@ -6,6 +6,7 @@ import swagger from '@fastify/swagger'
 import swaggerUi from '@fastify/swagger-ui'
 import websocket from '@fastify/websocket'
 import Fastify, { LogController, type FastifyReply, type RouteOptions } from 'fastify'
+import { libraryPlugin } from './library/index.ts'
 import { createJsonSchemaTransform } from 'fastify-type-provider-zod'
 import { existsSync, readdirSync } from 'node:fs'
 import { join, relative, sep } from 'node:path'
@@ -182,6 +183,7 @@ export async function buildApp(deps: AppDeps): Promise<App> {
     },
   )
   await server.register(dossiersPlugin(dossiers))
+  await server.register(libraryPlugin(deps, dossiers))
   await server.register(jobsPlugin(deps, dossiers, jobs, yard, live))
   await server.register(fuelTrimPlugin(deps))
   await server.register(handoverPlugin(deps, jobs))

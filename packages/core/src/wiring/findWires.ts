@@ -22,35 +22,84 @@ export interface WireFound {
  * stand somewhere.
  */
 export function findWires(machine: Machine, query: string, limit = 60): WireFound[] {
-  const index = machineIndex(machine)
-  const wanted = wordsOf(query).map(wantedOf)
-  const found: (WireFound & { rank: number })[] = []
-  for (const plug of machine.connectors)
-    for (const { cavity, wire } of index.wiresOf.get(plug.id) ?? []) {
-      const net = index.nets.get(wire.net)
-      const name = net?.name ?? wire.net
-      const hay = joinUnits(
-        `${plug.name} ${plug.device} ${plug.place} ${name} ${net?.signal ?? ''} ${net?.role ?? ''} ${wire.areaMm2} mm² ${wireName(wire.colour)} ${wireShort(wire.colour)}`,
-      )
-      let rank = 0
-      for (const want of wanted) rank += want({ hay, cavity, colour: wire.colour, areaMm2: wire.areaMm2 })
-      if (!Number.isFinite(rank)) continue
-      found.push({ connector: plug.id, connectorName: plug.name, cavity, net: name, wire: wireName(wire.colour), rank })
-    }
-  return found
-    .sort((a, b) => a.rank - b.rank)
+  const wants = readWireQuery(query)
+  return wireRows(machine)
+    .map((row) => ({ row, off: offOf(wants, row) }))
+    .filter(({ off }) => Number.isFinite(off))
+    .sort((a, b) => a.off - b.off)
     .slice(0, limit)
-    .map(({ rank: _rank, ...wire }) => wire)
+    .map(({ row: { connector, connectorName, cavity, net, wire } }) => ({
+      connector,
+      connectorName,
+      cavity,
+      net,
+      wire,
+    }))
 }
 
-interface Hay {
-  hay: string
-  cavity: number
-  colour: WireColour
-  areaMm2: number
+/** A wire at one of its plugs, with the words it is found by. */
+export type WireRow = WireFound & Hay
+
+const known = new WeakMap<Machine, readonly WireRow[]>()
+
+/** Every wire at every plug of a machine; made once, since a document never changes. */
+export function wireRows(machine: Machine): readonly WireRow[] {
+  const kept = known.get(machine)
+  if (kept) return kept
+  const index = machineIndex(machine)
+  const rows = machine.connectors.flatMap((plug) =>
+    (index.wiresOf.get(plug.id) ?? []).map(({ cavity, wire }): WireRow => {
+      const net = index.nets.get(wire.net)
+      const name = net?.name ?? wire.net
+      return {
+        ...{ connector: plug.id, connectorName: plug.name, cavity, net: name, wire: wireName(wire.colour) },
+        ...{ colour: wire.colour, areaMm2: wire.areaMm2 },
+        hay: joinUnits(
+          `${plug.name} ${plug.device} ${plug.place} ${name} ${net?.signal ?? ''} ${net?.role ?? ''} ${wire.areaMm2} mm² ${wireName(wire.colour)} ${wireShort(wire.colour)}`,
+        ),
+      }
+    }),
+  )
+  known.set(machine, rows)
+  return rows
 }
-/** How far off a wire is: 0 as asked, infinite where it is another. */
-type Want = (of: Hay) => number
+
+/** What a query asks for, word by word. */
+export function readWireQuery(query: string): Want[] {
+  return wordsOf(query).map(wantedOf)
+}
+
+/** How far off something is from all that is asked: 0 as asked, infinite where it is another. */
+export function offOf(wants: readonly Want[], of: Hay): number {
+  let off = 0
+  for (const want of wants) {
+    off += wantOff(want, of)
+    if (off === Infinity) break
+  }
+  return off
+}
+
+/** Words as they are searched through. */
+export function asSearched(text: string): string {
+  return joinUnits(text)
+}
+
+/** What is searched through: words, and what of a wire is no word. */
+export interface Hay {
+  hay: string
+  cavity?: number
+  colour?: WireColour
+  areaMm2?: number
+}
+/** What one word, or several that name a colour together, asks for. */
+export interface Want {
+  /** As it has to stand in the words. */
+  word: string
+  /** Colours it may name. */
+  colours: readonly WireColour[]
+  /** The figure it is: a cavity, a cross-section, or one that stands alone in the words. */
+  figure: number | null
+}
 
 /** A figure and its unit are one word, however they are written: `5 V`, `5v`; decimals have a point. */
 function joinUnits(text: string): string {
@@ -84,18 +133,39 @@ function coloursIn(text: string): WireColour[] {
 }
 
 function wantedOf(word: string): Want {
-  const colours = coloursIn(word)
   const figure = /^(\d+(?:\.\d+)?)(?:mm²)?$/.exec(word)?.[1]
-  const alone = figure === undefined ? null : new RegExp(`(?<![\\d.])${figure.replace('.', '\\.')}(?![\\d.])`)
-  return ({ hay, cavity, colour, areaMm2 }) => {
-    if (colours.length > 0) {
-      const nearest = Math.min(...colours.map((wanted) => colourOff(wanted, colour)))
-      if (Number.isFinite(nearest)) return nearest
-    }
-    if (!alone) return hay.includes(word) ? 0 : Infinity
-    const value = Number(figure)
-    return value === cavity || value === areaMm2 || alone.test(hay) ? 0 : Infinity
-  }
+  return { word: figure ?? word, colours: coloursIn(word), figure: figure === undefined ? null : Number(figure) }
+}
+
+/** A word that is found within another is a little off: the rail in a trail. */
+const withinWord = 0.5
+
+/** Whether a word of the hay begins with this one. */
+export function beginsWord(hay: string, word: string): boolean {
+  return hay.startsWith(word) || hay.includes(` ${word}`)
+}
+
+/** Whether a figure stands in the words as one of its own. */
+function standsAlone(hay: string, figure: string): boolean {
+  for (let at = hay.indexOf(figure); at >= 0; at = hay.indexOf(figure, at + 1))
+    if (!/[\d.]/.test(hay[at - 1] ?? ' ') && !/[\d.]/.test(hay[at + figure.length] ?? ' ')) return true
+  return false
+}
+
+/** The same by what is no word: the colour, or a figure that is the cavity or the cross-section. */
+export function bareOff({ colours, figure }: Want, { cavity, colour, areaMm2 }: Hay): number {
+  let nearest = figure !== null && (figure === cavity || figure === areaMm2) ? 0 : Infinity
+  if (colour) for (const wanted of colours) nearest = Math.min(nearest, colourOff(wanted, colour))
+  return nearest
+}
+
+/** How far off something is from one thing asked: 0 as asked, infinite where it is another. */
+export function wantOff(want: Want, of: Hay): number {
+  const bare = bareOff(want, of)
+  if (bare < Infinity) return bare
+  if (want.figure !== null) return standsAlone(of.hay, want.word) ? 0 : Infinity
+  if (beginsWord(of.hay, want.word)) return 0
+  return of.hay.includes(want.word) ? withinWord : Infinity
 }
 
 /** A lone colour may be the stripe as well, and two may stand the other way round; as asked comes first. */

@@ -20,7 +20,19 @@ export { sameTarget, targetWords } from './places.ts'
 export { plannedConnections } from './plannedConnections.ts'
 export { proposeMatches, type Match, type MatchLock } from './proposeMatches.ts'
 export { connectionSchema, connectionTargetSchema, placeFields, traceNodeSchema } from './schema.ts'
-export { findWires, type WireFound } from './findWires.ts'
+export {
+  asSearched,
+  bareOff,
+  beginsWord,
+  findWires,
+  offOf,
+  readWireQuery,
+  wantOff,
+  wireRows,
+  type Hay,
+  type Want,
+  type WireFound,
+} from './findWires.ts'
 export { identifyWire, type WireIdentity } from './identifyWire.ts'
 export { judgeReading, type ReadingVerdict } from './judgeReading.ts'
 export {

@@ -188,6 +188,12 @@ export function dossierService(deps: AppDeps) {
     async dropDraft(id: string): Promise<void> {
       if (!(await repository.dropDraft(id))) throw notFound('draft', id)
     },
+    /** The newest version of everything, machines with their variants uncomposed. */
+    async newestOfAll(): Promise<Dossier[]> {
+      const heads = await repository.heads()
+      const newest = heads.filter(({ kind, id }, i) => heads[i - 1]?.kind !== kind || heads[i - 1]?.id !== id)
+      return Promise.all(newest.map(({ hash }) => byHash(hash)))
+    },
     async list() {
       const heads = await repository.heads()
       return Promise.all(

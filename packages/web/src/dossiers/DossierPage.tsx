@@ -1,7 +1,7 @@
 import { asHeading, cloneMachine, compareDossiers, type Dossier, type Machine } from '@tidy-badger/core/dossiers'
 import { useQuery } from '@tanstack/react-query'
 import { Suspense, useState } from 'react'
-import { Link, useNavigate, useParams } from 'react-router'
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { notice } from '../ui/notices.ts'
 import { v4 as newId } from 'uuid'
 import { fetchDossiers } from '../jobs/index.ts'
@@ -13,6 +13,7 @@ import { PlugFace } from '../wiring/index.ts'
 import { fetchDocument, folderAddress, saveDraft } from './api.ts'
 import { counted } from './words.ts'
 
+const Fits = later(async () => (await import('./components/Fits.tsx')).Fits)
 const MachineContents = later(async () => (await import('./components/MachineContents.tsx')).MachineContents)
 
 /** One machine or kit as published: its plugs, its versions, what changed between two of them. */
@@ -22,6 +23,7 @@ export function DossierPage() {
   const rows = useQuery({ queryKey: ['dossiers'], queryFn: fetchDossiers })
   const versions = (rows.data ?? []).filter((row) => row.kind === kind && row.id === id).map((row) => row.version)
   const [version, setVersion] = useState<number | undefined>(undefined)
+  const [opened, setOpened] = useState(false)
   const document = useQuery({
     queryKey: ['dossier', kind, id, version ?? versions[0]],
     queryFn: () => fetchDocument(kind, id, version),
@@ -75,6 +77,16 @@ export function DossierPage() {
       ) : (
         <Ends kit={shown} />
       )}
+      <details key={shown.id} className="mt-6" onToggle={(event) => setOpened(event.currentTarget.open)}>
+        <summary className="min-h-11 cursor-pointer py-2 text-title font-bold">
+          {shown.kind === 'machine' ? 'Kits that go on it' : 'Machines it goes on'}
+        </summary>
+        {opened && (
+          <Suspense fallback={<Loading what="Matching…" />}>
+            <Fits dossier={shown} />
+          </Suspense>
+        )}
+      </details>
     </main>
   )
 }
@@ -128,7 +140,9 @@ function Changes({ after }: { after: Dossier }) {
 }
 
 function Plugs({ machine }: { machine: Machine }) {
-  const [picked, setPicked] = useState(machine.connectors[0]?.id)
+  const [asked] = useSearchParams()
+  const named = machine.connectors.find(({ id }) => id === asked.get('plug'))
+  const [picked, setPicked] = useState(named?.id ?? machine.connectors[0]?.id)
   const connector = machine.connectors.find((item) => item.id === picked) ?? machine.connectors[0]
   const file = (form: string) => `/api/machines/${machine.id}/pinout.${form}&version=${machine.version}`
   if (!connector) return <p className="mt-5 text-quiet">No plug is written down yet.</p>

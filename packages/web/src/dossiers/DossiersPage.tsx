@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { Suspense } from 'react'
+import { Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import { fetchDossiers, type DossierRow } from '../jobs/index.ts'
 import { MachineThumb } from '../machine-view/index.ts'
@@ -8,10 +8,12 @@ import { Failed, Loading } from '../ui/states.tsx'
 import { fetchDrafts } from './api.ts'
 
 const BringFolder = later(async () => (await import('./components/BringFolder.tsx')).BringFolder)
+const Library = later(async () => (await import('./components/Library.tsx')).Library)
 const NewMachine = later(async () => (await import('./components/NewMachine.tsx')).NewMachine)
 
 /** Every machine and kit that is known, the drafts, and the ways to a new machine. */
 export function DossiersPage() {
+  const [searching, setSearching] = useState(false)
   const dossiers = useQuery({ queryKey: ['dossiers'], queryFn: fetchDossiers })
   const drafts = useQuery({ queryKey: ['drafts'], queryFn: fetchDrafts })
   if (dossiers.isPending) return <Loading what="Looking what is known…" />
@@ -29,7 +31,10 @@ export function DossiersPage() {
           The yard
         </Link>
         <h1 className="mt-2 mb-4 text-head font-bold">Machines and kits</h1>
-        {(['machine', 'kit'] as const).map((kind) => (
+        <Suspense fallback={<Loading what="Fetching the search…" />}>
+          <Library onAsked={setSearching} />
+        </Suspense>
+        {(searching ? [] : (['machine', 'kit'] as const)).map((kind) => (
           <section key={kind} className="mb-6">
             <h2 className="mb-1 text-title font-bold">{kind === 'machine' ? 'Machines' : 'Kits'}</h2>
             <ul className="divide-y-2 divide-line-soft">

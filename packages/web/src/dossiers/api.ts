@@ -1,4 +1,5 @@
 import type { Dossier, DossierRef, Machine } from '@tidy-badger/core/dossiers'
+import type { Fit, LibraryFind, PlugInHand, PlugLike } from '@tidy-badger/core/library'
 import { deleteAt, getJson, postFile, postJson, putJson } from '../platform/api/http.ts'
 import { getKept } from '../platform/api/kept.ts'
 
@@ -18,6 +19,19 @@ export const fetchDraft = (id: string) => getJson<{ document: Machine; revision:
 export const saveDraft = (id: string, document: Machine, base: number | null) =>
   putJson<{ revision: number }>(`/api/drafts/${id}${base === null ? '' : `?base=${base}`}`, document)
 export const dropDraft = (id: string) => deleteAt(`/api/drafts/${id}`)
+/** Everything that answers a query, kept for when the link is down. */
+export const searchLibrary = (query: string) =>
+  getKept<LibraryFind[]>(`/api/library/search?q=${encodeURIComponent(query)}`)
+export type PlugAsked = Partial<PlugInHand> & Pick<PlugInHand, 'cavities'>
+export const fetchPlugsLike = (plug: PlugAsked) => {
+  const asked = Object.entries(plug).flatMap(([name, value]) => (value === undefined ? [] : [[name, String(value)]]))
+  return getKept<PlugLike[]>(`/api/library/plugs?${new URLSearchParams(asked).toString()}`)
+}
+/** A kit on a machine, or a machine for a kit. */
+export type FitRow = Fit & Pick<LibraryFind, 'kind' | 'id' | 'version' | 'name'>
+export const fetchFits = ({ kind, id }: Pick<Dossier, 'kind' | 'id'>) =>
+  getKept<FitRow[]>(`/api/library/fits?${kind}=${encodeURIComponent(id)}`)
+
 /** A zipped folder that was read, beside what is published. */
 export interface BroughtFolder {
   document: Dossier

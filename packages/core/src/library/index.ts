@@ -1,0 +1,3 @@
+export { fitOf, type Fit } from './fitOf.ts'
+export { plugsLike, rowsOfFace, type PlugInHand, type PlugLike } from './plugsLike.ts'
+export { searchLibrary, type LibraryFind, type LibraryHit } from './searchLibrary.ts'
