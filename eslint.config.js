@@ -6,7 +6,18 @@ import tseslint from 'typescript-eslint'
 const tests = ['**/*.test.ts', '**/testApp.ts', '**/testing/**', '**/*Case.ts', 'e2e/**', 'bench/**', 'scripts/**']
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.cache/**', 'packages/server/drizzle/**', '**/test-results/**', '**/shipped/compiled.ts', 'yard/**', 'data/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/node_modules/**',
+      '.cache/**',
+      'packages/server/drizzle/**',
+      '**/test-results/**',
+      '**/shipped/compiled.ts',
+      'yard/**',
+      'data/**',
+    ],
+  },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   {
