@@ -51,6 +51,7 @@ export {
 } from './editRoute.ts'
 export { hazardsText, readHazards } from './readHazards.ts'
 export { routeContradictions } from './routeContradictions.ts'
+export { missingFrom, type Missing } from './missingFrom.ts'
 export { machineGaps, type DossierGap } from './findGaps.ts'
 export { gridCavities, type FaceLayout } from './gridCavities.ts'
 export { colourLanguages, type ColourLanguage } from './colourWords.ts'

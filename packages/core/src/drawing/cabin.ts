@@ -48,59 +48,60 @@ export function cabinInside({ widthM: W, heightM: H }: Body, clutch: boolean): S
         1,
       )
   sheet
-    .area('heater box', block(at(0.06, 0.48), W * 0.22, H * 0.12), 'far', 1)
+    .area('heater box', block(at(0.06, 0.42), W * 0.22, H * 0.12), 'far', 1)
     .area(
       'dashboard',
       smooth(
         [
-          at(-0.86, 0.6),
-          at(-0.84, 0.68),
-          at(-0.5, 0.72),
-          at(-0.2, 0.68),
-          at(0.5, 0.67),
-          at(0.84, 0.68),
-          at(0.86, 0.6),
-          at(0.5, 0.56),
-          at(-0.5, 0.56),
+          at(-0.86, 0.56),
+          at(-0.84, 0.66),
+          at(-0.5, 0.71),
+          at(-0.2, 0.67),
+          at(0.5, 0.66),
+          at(0.84, 0.66),
+          at(0.86, 0.56),
+          at(0.5, 0.5),
+          at(-0.5, 0.5),
         ],
         true,
       ),
       'near',
       2,
     )
-    .area('instruments', smooth([at(driver - 0.2, 0.66), at(driver, 0.71), at(driver + 0.2, 0.66)], true), 'glass', 1)
-    .area('glovebox', straight([at(0.28, 0.6), at(0.76, 0.6), at(0.74, 0.49), at(0.3, 0.49)]), 'middle', 2)
-    .line('glovebox', straight([at(0.48, 0.565), at(0.56, 0.565)], false), 2)
-  for (const v of [-0.8, -0.12, 0.12, 0.8]) sheet.area('air vents', block(at(v, 0.64), W * 0.06, H * 0.03), 'far', 1)
+    .area('instruments', smooth([at(driver - 0.2, 0.64), at(driver, 0.7), at(driver + 0.2, 0.64)], true), 'glass', 1)
+    .area('glovebox', straight([at(0.28, 0.58), at(0.76, 0.58), at(0.74, 0.45), at(0.3, 0.45)]), 'middle', 2)
+    .line('glovebox', straight([at(0.48, 0.545), at(0.56, 0.545)], false), 2)
+  for (const v of [-0.8, -0.12, 0.12, 0.8]) sheet.area('air vents', block(at(v, 0.62), W * 0.06, H * 0.03), 'far', 1)
   sheet
     .area(
       'console',
-      smooth([at(-0.13, 0.57), at(0.13, 0.57), at(0.15, 0.42), at(0.16, 0.31), at(-0.16, 0.31), at(-0.15, 0.42)], true),
+      smooth([at(-0.12, 0.52), at(0.12, 0.52), at(0.14, 0.42), at(0.16, 0.31), at(-0.16, 0.31), at(-0.14, 0.42)], true),
       'near',
       2,
     )
-    .tube('gear lever', straight([at(0, 0.34), at(0.02, 0.47)], false), W * 0.014, 'far')
+    .tube('gear lever', straight([at(0, 0.33), at(0.02, 0.45)], false), W * 0.014, 'far')
+  const pedal = (part: string, v: number, wide: number) =>
+    sheet
+      .tube(part, straight([at(v + 0.01, 0.43), at(v, 0.355)], false), W * 0.012, 'middle')
+      .area(part, block(at(v, 0.34), W * wide, H * 0.045), 'tyre', 1)
+  if (clutch) pedal('clutch pedal', driver - 0.17, 0.045)
+  else sheet.area('foot rest', block(at(driver - 0.24, 0.34), W * 0.05, H * 0.06), 'far', 1)
+  pedal('brake pedal', driver - 0.02, clutch ? 0.045 : 0.075)
+  pedal('accelerator pedal', driver + 0.14, 0.03)
+  sheet
+    .area('pedal sensor', block(at(driver + 0.15, 0.41), W * 0.045, H * 0.035), 'far', 1)
     .area(
       'lower dash panel',
-      straight([at(-0.76, 0.56), at(-0.16, 0.56), at(-0.18, 0.48), at(-0.74, 0.48)]),
+      straight([at(-0.76, 0.5), at(-0.16, 0.5), at(-0.18, 0.415), at(-0.74, 0.415)]),
       'middle',
       2,
     )
-    .area('diagnostic socket', block(at(-0.24, 0.475), W * 0.03, H * 0.014), 'far', 1)
-    .tube('steering column', straight([at(driver + 0.01, 0.4), at(driver, 0.56)], false), W * 0.03, 'far')
-    .area('lower column cover', block(at(driver, 0.535), W * 0.07, H * 0.05), 'near', 2)
-  const pedal = (part: string, v: number, wide: number) =>
-    sheet
-      .tube(part, straight([at(v + 0.01, 0.47), at(v, 0.385)], false), W * 0.012, 'middle')
-      .area(part, block(at(v, 0.37), W * wide, H * 0.045), 'tyre', 1)
-  if (clutch) pedal('clutch pedal', driver - 0.17, 0.045)
-  else sheet.area('foot rest', block(at(driver - 0.24, 0.36), W * 0.05, H * 0.07), 'far', 1)
-  pedal('brake pedal', driver - 0.02, clutch ? 0.045 : 0.075)
-  pedal('accelerator pedal', driver + 0.14, 0.03)
+    .area('diagnostic socket', block(at(-0.24, 0.408), W * 0.03, H * 0.014), 'far', 1)
+    .tube('steering column', straight([at(driver + 0.01, 0.42), at(driver, 0.54)], false), W * 0.03, 'far')
+    .area('lower column cover', block(at(driver, 0.485), W * 0.07, H * 0.05), 'near', 2)
   return sheet
-    .area('pedal sensor', block(at(driver + 0.15, 0.48), W * 0.045, H * 0.035), 'far', 1)
-    .line('steering wheel', disc(at(driver, 0.6), 0.19), 3)
-    .line('steering wheel', disc(at(driver, 0.6), 0.165), 1)
-    .area('steering wheel', block(at(driver, 0.6), 0.13, 0.09), 'near', 1)
-    .line('steering wheel', straight([at(driver - 0.2, 0.605), at(driver + 0.2, 0.605)], false), 2).shapes
+    .line('steering wheel', disc(at(driver, 0.57), 0.19), 3)
+    .line('steering wheel', disc(at(driver, 0.57), 0.165), 1)
+    .area('steering wheel', block(at(driver, 0.57), 0.13, 0.09), 'near', 1)
+    .line('steering wheel', straight([at(driver - 0.2, 0.575), at(driver + 0.2, 0.575)], false), 2).shapes
 }

@@ -18,6 +18,13 @@ export function isInSight({ x }: Pick<PointAt, 'x'>, { lengthM }: Body, view: Vi
   return view !== 'inside' || (x >= cabin[0] * lengthM && x <= cabin[1] * lengthM)
 }
 
+/** The middle of points; of none the origin. */
+export function middleOf(points: readonly PointAt[]): PointAt {
+  const count = Math.max(1, points.length)
+  const mean = (axis: 'x' | 'y' | 'z') => points.reduce((sum, point) => sum + point[axis], 0) / count
+  return { x: mean('x'), y: mean('y'), z: mean('z') }
+}
+
 /** Whether the machine is between the eye and a point. */
 function isBehind({ x, y, z }: PointAt, { lengthM, widthM, heightM }: Body, view: View): boolean {
   if (view === 'side') return y > beyond * widthM

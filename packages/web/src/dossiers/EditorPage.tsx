@@ -2,6 +2,7 @@ import { accessGaps } from '@tidy-badger/core/access'
 import { routeGaps } from '@tidy-badger/core/routing'
 import {
   machineGaps,
+  missingFrom,
   parseMachine,
   type ColourLanguage,
   type ColourOrder,
@@ -161,6 +162,7 @@ function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (
     ...((machine.covers ?? []).length > 0 ? accessGaps(machine) : []),
     ...routeGaps(machine).map(({ message }) => ({ at: {}, says: message, remedy: '' })),
   ]
+  const missing = missingFrom(machine)
   const parsed = parseMachine(machine)
   const problems = parsed.ok ? [] : parsed.problems
   const finish = async (draft: boolean) => {
@@ -192,7 +194,11 @@ function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (
   return (
     <section>
       <h2 className="text-title font-bold">
-        {gaps.length + problems.length === 0 ? 'Nothing is missing' : counted(gaps.length + problems.length, 'gap')}
+        {gaps.length + problems.length > 0
+          ? counted(gaps.length + problems.length, 'gap')
+          : missing.length > 0
+            ? 'Not written down yet'
+            : 'Nothing is missing'}
       </h2>
       <ul className="mt-1 flex max-h-64 flex-col gap-1.5 overflow-y-auto" tabIndex={0} aria-label="Gaps">
         {problems.map((problem) => (
@@ -215,6 +221,11 @@ function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (
                 {gap.says} <span className="text-quiet">{gap.remedy}</span>
               </>
             )}
+          </li>
+        ))}
+        {missing.map(({ what, costs }) => (
+          <li key={what} className="border-l-[5px] border-line pl-3">
+            {costs}
           </li>
         ))}
       </ul>

@@ -1,6 +1,7 @@
 import {
   asHeading,
   coverRow,
+  missingFrom,
   passageRow,
   placeRow,
   type Body,
@@ -11,6 +12,8 @@ import {
   aroundPoints,
   bodyView,
   isFlat,
+  isInSight,
+  middleOf,
   viewFor,
   viewOfCover,
   viewWords,
@@ -49,8 +52,21 @@ interface Line {
 /** Everything a machine's dossier says, chapter by chapter; what is picked is shown on the machine. */
 export function MachineContents({ machine, plugs }: { machine: Machine; plugs: ReactNode }) {
   const [chapter, setChapter] = useState<Chapter>('plugs')
+  const missing = missingFrom(machine)
   return (
     <div className="mt-5">
+      {missing.length > 0 && (
+        <section aria-label="What is not written down" className="mb-5">
+          <h2 className="mb-1 text-title font-bold">Not written down</h2>
+          <ul className="flex flex-col gap-1.5">
+            {missing.map(({ what, costs }) => (
+              <li key={what} className="border-l-[5px] border-line pl-3">
+                {costs}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       <Views
         heading={<h2 className="text-title font-bold">What is written down</h2>}
         names={chapters.map((name) => [name, chapterNames[name]] as const)}
@@ -234,7 +250,8 @@ function OnMachine({
           maxHeight={250}
         >
           {({ at, unit }) =>
-            [...lines]
+            lines
+              .filter((item) => item === line || isInSight(middleOf(item.points), body, view))
               .sort((a, b) => Number(a === line) - Number(b === line))
               .map((item) => (
                 <Mark
