@@ -67,3 +67,17 @@ test('only a machine with a cabin is seen from inside', () => {
     expect([machine.id, machineScene(machine, 'inside').length > 20]).toEqual([machine.id, cabin])
   }
 })
+
+test('no cap is left in the air when its tank is off', () => {
+  let met = 0
+  for (const machine of shippedMachines)
+    for (const cover of machine.covers ?? []) {
+      const parts = coverParts(machine, cover)
+      const tank = partsOf(machine).find(({ name }) => name === 'tank')?.id
+      const cap = partsOf(machine).find(({ name }) => name === 'filler cap')?.id
+      if (tank === undefined || cap === undefined || !parts.includes(tank)) continue
+      met++
+      expect([machine.id, parts.includes(cap)]).toEqual([machine.id, true])
+    }
+  expect(met).toBeGreaterThan(2)
+})

@@ -6,7 +6,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { cleanup, configure, render, screen, waitFor } from '@testing-library/react'
 import { userEvent } from '@testing-library/user-event'
 import { MemoryRouter, useLocation, useRoutes } from 'react-router'
-import { afterEach, beforeEach, expect, vi } from 'vitest'
+import { setImmediate as setImmediateOfNode } from 'node:timers'
+import { afterEach, beforeAll, beforeEach, expect, vi } from 'vitest'
 import { routes } from '../app/routes.tsx'
 import { NoticeBoard } from '../ui/NoticeBoard.tsx'
 import { usePreferences } from '../platform/preferences.ts'
@@ -120,6 +121,10 @@ const said: string[] = []
 
 /** Call in a test file that shows pages: what a page says to the console fails its test, and nothing is left behind. */
 export function forPages(): void {
+  // The device's store outlives a file's window: what it has begun is finished by a timer that no window takes with it.
+  beforeAll(() => {
+    globalThis.setImmediate = setImmediateOfNode
+  })
   beforeEach(() => {
     // As the page itself says.
     document.documentElement.lang = 'en'
