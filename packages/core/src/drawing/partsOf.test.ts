@@ -192,9 +192,9 @@ describe('covers', () => {
       ...(parts ? { parts } : {}),
     })
 
-  test('are the parts that carry their names, or those the dossier names', () => {
+  test('are the parts that carry their names with what sits on them, or those the dossier names', () => {
     const machine = named('kittiwake')
-    expect(coverParts(machine, cover('Tank'))).toEqual(['tank'])
+    expect(coverParts(machine, cover('Tank'))).toEqual(['tank', 'filler-cap'])
     expect(coverParts(machine, cover('Pillion seat'))).toEqual(['seat'])
     expect(coverParts(machine, cover('Inner nose panels'))).toEqual([])
     expect(coverParts(machine, cover('Inner nose panels', ['windscreen', 'nothing-like-it']))).toEqual(['windscreen'])
@@ -206,7 +206,7 @@ describe('covers', () => {
       covers: [cover("Rider's seat"), cover('Pillion seat'), cover('Tank')],
     }
     const off = (...names: string[]) => [...partsOff(machine, ({ name }) => names.includes(name))]
-    expect(off('Tank', 'Pillion seat')).toEqual(['tank'])
+    expect(off('Tank', 'Pillion seat')).toEqual(['tank', 'filler-cap'])
     expect(off("Rider's seat", 'Pillion seat')).toEqual(['seat'])
     expect(off()).toEqual([])
   })
