@@ -29,6 +29,16 @@ export interface Cell {
   read: (text: string) => CellReading
 }
 
+/** Longer than anything anybody writes into a cell, signs; what is longer is not looked at. */
+const longestCell = 40_000
+
+/** What a cell says; one that is too long says nothing. */
+export function readCell({ read }: Cell, text: string): CellReading {
+  return text.length <= longestCell
+    ? read(text)
+    : { says: `There are ${text.length} signs in one cell, more than anybody writes: is a quote missing?` }
+}
+
 /** A value that the schema has let through is what its cell was made for. */
 function cell<T>(write: (value: T) => string, read: (text: string) => CellReading): Cell {
   // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the schema has let it through

@@ -31,8 +31,9 @@ export function lengthened(
 ): unknown {
   const walk = (inner: unknown, field: readonly string[], name: string, within: string): unknown => {
     if (typeof inner === 'string') {
-      const reading = shortForm(name, within)?.read(inner)
-      if (!reading) return inner
+      const form = shortForm(name, within)
+      if (!form) return inner
+      const reading = cells.readCell(form, inner)
       if ('value' in reading) return reading.value
       problems.push({ code: 'cell-unread', path: field.join('.'), ...placeOf(field), message: reading.says })
       return inner

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { csvText, readCsvCell, type Problem } from '../shared/index.ts'
-import type { Cell } from './cells.ts'
+import { readCell, type Cell } from './cells.ts'
 
 /** One column: its name, the field it holds (names from the item inwards) and how it stands there. */
 export interface Column {
@@ -126,7 +126,7 @@ export function readTable({ file, columns }: Table, text: string): TableReading 
         else if (column.needed) say('cell-empty', at, i + 1, `The ${column.name} is missing.`)
         continue
       }
-      const reading = column.cell.read(written)
+      const reading = readCell(column.cell, written)
       if ('says' in reading) say('cell-unread', at, i + 1, reading.says)
       else put(item, column.field, reading.value)
     }

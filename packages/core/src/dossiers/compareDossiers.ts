@@ -1,12 +1,15 @@
 import type { ConnectorId } from './ids.ts'
 import { sameValue } from '../shared/index.ts'
 import { wireName } from './colours.ts'
+import { minutesText } from './fastenerWords.ts'
 import type { Kit } from './kitModel.ts'
 import type { Dossier } from './document.ts'
 import type { Machine, Net, Wire } from './model.ts'
 
 export interface DossierChange {
   what: 'added' | 'taken out' | 'changed'
+  /** What kind of thing: "Plug", "Wire", "Cover"; "Figure" for what there is once. */
+  of: string
   /** One line a person reads. */
   says: string
 }
@@ -26,7 +29,7 @@ function factsOf(before: Dossier, after: Dossier): DossierChange[] {
   return (['maker', 'model', 'source'] as const).flatMap((field) =>
     before[field] === after[field]
       ? []
-      : [{ what: 'changed' as const, says: `${field}: "${before[field]}" is now "${after[field]}"` }],
+      : [{ what: 'changed' as const, of: 'Figure', says: `${field}: "${before[field]}" is now "${after[field]}"` }],
   )
 }
 
@@ -59,7 +62,10 @@ function newlyStated(before: Machine, after: Machine): { told: Machine; says: Do
     counts.studs > 0 ? `what ${many(counts.studs, 'stud')} are for` : '',
     counts.nets > 0 ? `where ${many(counts.nets, 'circuit')} come from` : '',
   ].filter((part) => part !== '')
-  return { told, says: parts.length === 0 ? [] : [{ what: 'changed', says: `Stated now: ${parts.join(', ')}` }] }
+  return {
+    told,
+    says: parts.length === 0 ? [] : [{ what: 'changed', of: 'Figure', says: `Stated now: ${parts.join(', ')}` }],
+  }
 }
 
 const many = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`
@@ -139,7 +145,9 @@ function kitChanges(before: Kit, after: Kit): DossierChange[] {
 /** Things without a name of their own are counted. */
 function counted(kind: string, before: readonly { id: string }[], after: readonly { id: string }[]): DossierChange[] {
   const changes = listed(kind, before, after, (item) => item.id).length
-  return changes === 0 ? [] : [{ what: 'changed', says: `${many(changes, kind)} changed` }]
+  return changes === 0
+    ? []
+    : [{ what: 'changed', of: kind === 'way' ? 'Way' : 'Point', says: `${many(changes, kind)} changed` }]
 }
 
 function sourceWords(machine: Machine, { source }: Net): string {
@@ -173,13 +181,57 @@ function listed<T extends { id: string }>(
   return [
     ...after.flatMap((item): DossierChange[] => {
       const was = old.get(item.id)
-      if (!was) return [{ what: 'added', says: `${kind} added: ${name(item)}` }]
+      if (!was) return [{ what: 'added', of: kind, says: `${kind} added: ${name(item)}` }]
       if (sameValue(was, item)) return []
       const found = details(was, item)
-      return [{ what: 'changed', says: `${kind} ${name(item)}: ${found.join('; ') || 'changed'}` }]
+      const told = found.length > 0 ? found : fieldsChanged(was, item)
+      return [{ what: 'changed', of: kind, says: `${kind} ${name(item)}: ${told.join('; ')}` }]
     }),
     ...before.flatMap((item): DossierChange[] =>
-      kept.has(item.id) ? [] : [{ what: 'taken out', says: `${kind} taken out: ${name(item)}` }],
+      kept.has(item.id) ? [] : [{ what: 'taken out', of: kind, says: `${kind} taken out: ${name(item)}` }],
     ),
   ]
+}
+
+/** Fields in words a person has for them; the others as the document calls them. */
+const fieldWords: Readonly<Record<string, string>> = {
+  off: 'minutes off',
+  on: 'minutes on',
+  after: 'what comes off before',
+  saves: 'what is saved',
+  areaMm2: 'mm²',
+  lengthM: 'length, m',
+  freeMm2: 'room, mm²',
+  at: 'where it is',
+  box: 'where it is',
+  airC: 'air, °C',
+  branchM: 'branch, m',
+  breakOutM: 'break-out, m',
+  how: 'how',
+}
+
+/** Which fields of an item are otherwise, and what they are now where that is short. */
+function fieldsChanged(before: object, after: object): string[] {
+  const was = new Map<string, unknown>(Object.entries(before))
+  const now = new Map<string, unknown>(Object.entries(after))
+  return [...new Set([...was.keys(), ...now.keys()])].flatMap((field) => {
+    const [old, next] = [was.get(field), now.get(field)]
+    if (sameValue(old, next)) return []
+    const word = fieldWords[field] ?? field
+    if (field === 'name') return [`was called "${String(old)}"`]
+    const shown = shortValue(next)
+    return [shown === null ? `${word} changed` : old === undefined ? `${word}: ${shown}` : `${word} is now ${shown}`]
+  })
+}
+
+/** A value as it stands in a line; null for what is too long for it. */
+function shortValue(value: unknown): string | null {
+  if (value === undefined) return 'not said'
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (typeof value === 'number') return String(value)
+  if (typeof value === 'string') return value.length <= 60 ? `"${value}"` : null
+  const { best, likely, worst }: { best?: unknown; likely?: unknown; worst?: unknown } = { ...Object(value) }
+  return typeof best === 'number' && typeof likely === 'number' && typeof worst === 'number'
+    ? minutesText({ best, likely, worst })
+    : null
 }

@@ -196,8 +196,25 @@ describe('two versions', () => {
     expect(compareDossiers(marlow, next)).toEqual([
       {
         what: 'changed',
+        of: 'Wire',
         says: 'Wire Airflow signal at Airflow meter plug, cavity 3: plain white is now white with violet stripe',
       },
+    ])
+  })
+
+  test('a cover, a zone, a passage: what of it is otherwise is named, and what it is now where that is short', () => {
+    const next = structuredClone(marlow)
+    const cover = next.covers?.[0]
+    const zone = next.zones[0]
+    const passage = next.passages?.[0]
+    if (!cover || !passage) throw new Error('the saloon has covers and passages')
+    Object.assign(cover, { name: 'Side cover', off: { best: 2, likely: 3, worst: 9 }, hot: true, saves: ['a clip'] })
+    Object.assign(zone, { airC: 99 })
+    Object.assign(passage, { lengthM: undefined })
+    expect(compareDossiers(marlow, next).map((change) => change.says)).toEqual([
+      `Zone ${zone.name}: air, °C is now 99`,
+      `Cover Side cover: was called "${marlow.covers?.[0].name}"; minutes off is now 2/3/9; what is saved changed; hot: yes`,
+      `Passage ${passage.name}: length, m is now not said`,
     ])
   })
 

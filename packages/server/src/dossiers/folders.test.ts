@@ -103,6 +103,12 @@ describe('a zipped folder', () => {
       'stands in steps.yaml',
     ],
     [
+      'a cell without end',
+      inFile('circuits.csv', /\n([^,\n]+),[^,\n]+,/, `\n$1,${': 1'.repeat(20_000)},`),
+      'circuits.csv',
+      'signs in one cell',
+    ],
+    [
       'a file that is missing',
       (files: Map<string, string>) => files.delete('circuits.csv'),
       'circuits.csv',

@@ -1,4 +1,4 @@
-import { asHeading, cloneMachine, compareDossiers, type Dossier, type Machine } from '@tidy-badger/core/dossiers'
+import { asHeading, cloneMachine, type Dossier, type Machine } from '@tidy-badger/core/dossiers'
 import { useQuery } from '@tanstack/react-query'
 import { Suspense, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
@@ -13,6 +13,7 @@ import { PlugFace } from '../wiring/index.ts'
 import { fetchDocument, folderAddress, saveDraft } from './api.ts'
 import { counted } from './words.ts'
 
+const Compare = later(async () => (await import('./components/Compare.tsx')).Compare)
 const Fits = later(async () => (await import('./components/Fits.tsx')).Fits)
 const MachineContents = later(async () => (await import('./components/MachineContents.tsx')).MachineContents)
 
@@ -69,7 +70,9 @@ export function DossierPage() {
         </a>
         {shown.kind === 'machine' && <EditButton machine={shown} newest={versions[0] ?? shown.version} />}
       </div>
-      {shown.version > 1 && versions.includes(shown.version - 1) && <Changes after={shown} />}
+      <Suspense fallback={null}>
+        <Compare key={`${shown.id} ${shown.version}`} after={shown} rows={rows.data ?? []} />
+      </Suspense>
       {shown.kind === 'machine' ? (
         <Suspense fallback={<Loading what="Opening the dossier…" />}>
           <MachineContents key={shown.version} machine={shown} plugs={<Plugs machine={shown} />} />
@@ -112,31 +115,6 @@ function EditButton({ machine, newest }: { machine: Machine; newest: number }) {
     }
   }
   return <Button onClick={() => void edit()}>Write the next version</Button>
-}
-
-function Changes({ after }: { after: Dossier }) {
-  const before = useQuery({
-    queryKey: ['dossier', after.kind, after.id, after.version - 1],
-    queryFn: () => fetchDocument(after.kind, after.id, after.version - 1),
-  })
-  if (!before.data) return null
-  const changes = compareDossiers(before.data.document, after)
-  return (
-    <section className="mt-5">
-      <h2 className="text-title font-bold">What changed since version {after.version - 1}</h2>
-      <ul className="mt-1 flex flex-col gap-0.5">
-        {changes.map((change) => (
-          <li
-            key={change.says}
-            className={`border-l-[5px] pl-3 ${change.what === 'taken out' ? 'border-stop' : change.what === 'added' ? 'border-good' : 'border-lamp'}`}
-          >
-            {change.says}
-          </li>
-        ))}
-      </ul>
-      {changes.length === 0 && <p className="text-quiet">Nothing that a fitter would see.</p>}
-    </section>
-  )
 }
 
 function Plugs({ machine }: { machine: Machine }) {
