@@ -80,7 +80,7 @@ function delimiterOf(header: string): string {
 export function readTable({ file, columns }: Table, text: string): TableReading {
   const source = text.replace(/^\uFEFF/, '')
   const head = source.slice(0, source.search(/[\r\n]|$/))
-  const newline = /^[^\r\n]*(\r\n|\r|\n)/.exec(source)?.[1] === '\r\n' ? '\r\n' : '\n'
+  const newline = source.startsWith('\r\n', head.length) ? '\r\n' : '\n'
   const parsed = Papa.parse<string[]>(source, { delimiter: delimiterOf(head), newline })
   const problems: Problem[] = []
   const say = (code: string, line: number, at: number | undefined, message: string) =>

@@ -207,7 +207,6 @@ const fieldWords: Readonly<Record<string, string>> = {
   airC: 'air, °C',
   branchM: 'branch, m',
   breakOutM: 'break-out, m',
-  how: 'how',
 }
 
 /** Which fields of an item are otherwise, and what they are now where that is short. */

@@ -1,10 +1,11 @@
 import { compareDossiers, type Dossier } from '@tidy-badger/core/dossiers'
 import { writeFolder } from '@tidy-badger/core/dossier-files'
-import { contentHash, type Outcome } from '@tidy-badger/core/shared'
+import type { Outcome } from '@tidy-badger/core/shared'
 import { orRefuse } from '../platform/errors.ts'
 import type { WorkPool } from '../platform/workPool.ts'
 import { packFolder, unpackFolder } from './folderZip.ts'
 import type { DossierRow } from './repository.ts'
+import { contentKey } from './seedShipped.ts'
 
 /** What a zipped folder holds, and what it is beside what is published. */
 export interface BroughtFolder {
@@ -33,9 +34,9 @@ export async function bringFolder(
   const read: Outcome<Dossier> = await pool.run(new URL('./worker.ts', import.meta.url), 'readFiles', [...files])
   const document = orRefuse(read)
   const { rows, documentOf } = await versionsOf(document)
-  const key = (one: Dossier) => contentHash({ ...one, version: 0 })
+  const key = contentKey(document)
   for (const row of rows)
-    if (key(await documentOf(row)) === key(document))
+    if (contentKey(await documentOf(row)) === key)
       return { document: { ...document, version: row.version }, next: null, beside: row.version, changes: [] }
   const [newest] = rows
   if (!newest) return { document: { ...document, version: 1 }, next: 1, beside: null, changes: [] }

@@ -79,7 +79,7 @@ function nameOf({ maker, model }: Dossier): string {
 }
 
 /** What a document says, whatever version it says it in. */
-function contentKey(document: unknown): string {
+export function contentKey(document: unknown): string {
   return contentHash({ ...Object(document), version: 0 })
 }
 

@@ -229,11 +229,11 @@ export function dossierService(deps: AppDeps) {
   }
 }
 
-function isMachine(document: Dossier): document is Machine {
+export function isMachine(document: Dossier): document is Machine {
   return document.kind === 'machine'
 }
 
-function isKit(document: Dossier): document is Kit {
+export function isKit(document: Dossier): document is Kit {
   return document.kind === 'kit'
 }
 

@@ -3,7 +3,7 @@ import { colourNames, keys, outlines } from '@tidy-badger/core/dossiers'
 import { plugsLike, searchLibrary, type Fit } from '@tidy-badger/core/library'
 import { cleanText, idText, queryInteger } from '@tidy-badger/core/shared'
 import { z } from 'zod'
-import type { DossierService } from '../dossiers/index.ts'
+import { isKit, isMachine, type DossierService } from '../dossiers/index.ts'
 import type { AppDeps } from '../platform/deps.ts'
 import { notFound, refusal } from '../platform/errors.ts'
 import type { HttpApp } from '../platform/http.ts'
@@ -126,6 +126,3 @@ export function libraryPlugin(deps: AppDeps, dossiers: DossierService) {
 function first<T>(all: readonly T[], named: (one: T) => boolean): T[] {
   return [...all.filter(named), ...all.filter((one) => !named(one))].slice(0, mostMatched)
 }
-
-const isMachine = (dossier: Dossier): dossier is Machine => dossier.kind === 'machine'
-const isKit = (dossier: Dossier): dossier is Kit => dossier.kind === 'kit'

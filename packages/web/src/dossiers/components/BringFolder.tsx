@@ -10,6 +10,7 @@ import { Button } from '../../ui/Button.tsx'
 import { FileButton } from '../../ui/FileButton.tsx'
 import { notice } from '../../ui/notices.ts'
 import { bringFolder, publish, saveDraft, type BroughtFolder } from '../api.ts'
+import { counted } from '../words.ts'
 
 type Brought =
   | { kind: 'nothing' }
@@ -175,8 +176,6 @@ function ReadFolder({ folder, onDone }: { folder: BroughtFolder; onDone: () => v
     </div>
   )
 }
-
-const counted = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`
 
 /** What a document holds, counted. */
 function holds(document: Dossier): string {
