@@ -5,6 +5,10 @@ import { compression, defineAlgorithm } from 'vite-plugin-compression2'
 import { VitePWA } from 'vite-plugin-pwa'
 import { pageHead } from './pageHead.ts'
 
+/** Parts of core that stand below every station. */
+const below =
+  /packages\/core\/src\/(?:shared\/(?:around|brand|result|sameValue|perPair|speaker|readFigure)|dossiers\/(?:colours|fastenerWords|findGaps|ids|lookUp|machineIndex|model|orderSteps|pair|roles|signals|sourceOf|zoneAir))\.ts$/
+
 export default defineConfig({
   plugins: [
     react({ jsxImportSource: '#figures' }),
@@ -44,6 +48,17 @@ export default defineConfig({
     }),
   ],
   worker: { format: 'es' },
-  build: { target: 'es2022', sourcemap: false, manifest: true, modulePreload: { polyfill: false } },
+  build: {
+    target: 'es2022',
+    sourcemap: false,
+    manifest: true,
+    modulePreload: { polyfill: false },
+    rolldownOptions: {
+      output: {
+        // What every station of a job has from below is one script: a dozen small ones pack worse.
+        codeSplitting: { groups: [{ name: 'below', test: below }] },
+      },
+    },
+  },
   server: { proxy: { '/api': { target: 'http://127.0.0.1:4310', ws: true } } },
 })

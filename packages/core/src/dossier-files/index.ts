@@ -1,3 +1,6 @@
+export * as cells from './cells.ts'
+export { readCell, type Cell, type CellReading } from './cells.ts'
 export { problemLine, type FolderFiles } from './folder.ts'
+export { isItem, put, valueAt, type Item } from './itemFields.ts'
 export { readFolder } from './readFolder.ts'
 export { writeFolder } from './writeFolder.ts'

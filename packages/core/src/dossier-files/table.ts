@@ -1,6 +1,7 @@
 import Papa from 'papaparse'
 import { csvText, readCsvCell, type Problem } from '../shared/index.ts'
 import { readCell, type Cell } from './cells.ts'
+import { put, valueAt, type Item } from './itemFields.ts'
 
 /** One column: its name, the field it holds (names from the item inwards) and how it stands there. */
 export interface Column {
@@ -37,16 +38,6 @@ export function listed(name: string, cell: Cell, field = name): Column {
 export interface Table {
   file: string
   columns: readonly Column[]
-}
-
-type Item = Record<string, unknown>
-
-function isItem(value: unknown): value is Item {
-  return typeof value === 'object' && value !== null && !Array.isArray(value)
-}
-
-function valueAt(item: unknown, field: readonly string[]): unknown {
-  return field.reduce((value, name) => (isItem(value) ? value[name] : undefined), item)
 }
 
 /** The list as CSV: columns that nothing stands in are left out, but for those every item has. */
@@ -155,17 +146,4 @@ function linesBefore(rows: readonly (readonly string[])[], row: number): number 
 
 function isPrefix(part: readonly string[], of: readonly string[]): boolean {
   return part.length <= of.length ? part.every((name, i) => name === of[i]) : of.every((name, i) => name === part[i])
-}
-
-/** Puts a value at its field, making what it lies in. */
-function put(item: Item, [name, ...inner]: readonly string[], value: unknown): void {
-  if (name === undefined) return
-  if (inner.length === 0) {
-    item[name] = value
-    return
-  }
-  const known = item[name]
-  const within = isItem(known) ? known : {}
-  item[name] = within
-  put(within, inner, value)
 }

@@ -1,8 +1,9 @@
 import type { Problem } from '../shared/index.ts'
 import { wireName } from './colours.ts'
-import type { MachineId, SpliceId } from './ids.ts'
+import type { SpliceId } from './ids.ts'
 import type { Kit, KitEnd } from './kitModel.ts'
 import type { Machine, WireColour } from './model.ts'
+import { isDiesel } from './fuels.ts'
 
 /** More current than any copper carries for long, A/mm²: thin wires in the open take about 20. */
 const mostAmperesPerMm2 = 30
@@ -63,16 +64,6 @@ export function circuitContradictions({ wires, studs, nets, engine, variants }: 
   return problems
 }
 
-/** Whether an engine has no throttle to hold its mixture: it needs no ratio at lambda 1. */
-export function isDiesel({ fuel }: Pick<Machine['engine'], 'fuel'>): boolean {
-  return /diesel/i.test(fuel)
-}
-
-/** Air to fuel by mass at lambda 1; for a diesel that has none written down that of its fuel (EN 590). */
-export function stoichOf({ stoichAfr }: Pick<Machine['engine'], 'stoichAfr'>): number {
-  return stoichAfr ?? 14.5
-}
-
 /** What a kit's wires, taps, figures and closures say against each other. */
 export function loomContradictions(kit: Kit): Problem[] {
   const problems: Problem[] = []
@@ -118,6 +109,7 @@ export function loomContradictions(kit: Kit): Problem[] {
       'trim.boundsPct',
       `The trim goes from ${kit.trim.boundsPct[0]} to ${kit.trim.boundsPct[1]} %: it has no room.`,
     )
+  lampsAndLevels(kit, say)
   const ports = kit.ends.filter((end) => end.type === 'port' && end.closedBy === 'terminator').length
   if ((kit.terminators ?? 0) > ports)
     say(
@@ -126,6 +118,30 @@ export function loomContradictions(kit: Kit): Problem[] {
       `The bus wants ${kit.terminators} terminator${kit.terminators === 1 ? '' : 's'}; the loom has ${ports} port${ports === 1 ? '' : 's'} that one closes.`,
     )
   return problems
+}
+
+function lampsAndLevels({ lamps = [], levels = [] }: Kit, say: (code: string, path: string, message: string) => void) {
+  lamps.forEach((lamp, i) => {
+    const rhythm = lamp.state === 'rhythm'
+    if (rhythm !== lamp.rhythmMs.length > 0 || lamp.rhythmMs.length % 2 === 1)
+      say(
+        'lamp-rhythm',
+        `lamps.${i}.rhythmMs`,
+        rhythm
+          ? 'A rhythm is one round of on and off, on and off: times in pairs.'
+          : `A lamp that is ${lamp.state} has no rhythm: leave the times out.`,
+      )
+  })
+  levels.forEach((level, i) => {
+    if (level.level !== i + 1)
+      say(
+        'level-order',
+        `levels.${i}.level`,
+        `Levels above stock count from 1 up, one by one: "${level.name}" would be ${i + 1}, and it says ${level.level}.`,
+      )
+    if (level.railMPa === undefined && level.boostKPa === undefined && level.fuelPct === undefined)
+      say('level-empty', `levels.${i}`, `"${level.name}" adds nothing: say its rail pressure, boost or fuel.`)
+  })
 }
 
 function pairLines(
@@ -146,50 +162,4 @@ function pairLines(
       )
     taken.set(line.cavity, line.does)
   })
-}
-
-/** Machines that a kit's own sheet says something of. */
-export function machinesOnSheet(kit: Kit): ReadonlySet<MachineId> {
-  return new Set([
-    ...kit.ends.flatMap((end) => (end.type === 'ring' ? end.sheet.map(({ machine }) => machine) : [])),
-    ...(kit.places ?? []).map(({ machine }) => machine),
-  ])
-}
-
-/**
- * What a kit's own sheet says of a machine that this machine has not, in none of its variants.
- * @param machine uncomposed
- */
-export function sheetContradictions(kit: Kit, machine: Machine): Problem[] {
-  const all = [machine, ...machine.variants]
-  const studs = new Set(all.flatMap((one) => one.studs.map(({ id }) => id)))
-  const places = new Set(all.flatMap((one) => (one.places ?? []).map(({ id }) => id)))
-  return [
-    ...kit.ends.flatMap((end, i): Problem[] =>
-      end.type === 'ring'
-        ? end.sheet.flatMap((entry, j) =>
-            entry.machine === machine.id && !studs.has(entry.stud)
-              ? [
-                  {
-                    code: 'unknown-stud',
-                    path: `ends.${i}.sheet.${j}.stud`,
-                    message: `The ${machine.model} has no stud "${entry.stud}".`,
-                  },
-                ]
-              : [],
-          )
-        : [],
-    ),
-    ...(kit.places ?? []).flatMap((entry, i): Problem[] =>
-      entry.machine === machine.id && !places.has(entry.place)
-        ? [
-            {
-              code: 'unknown-place',
-              path: `places.${i}.place`,
-              message: `The ${machine.model} has no mount place "${entry.place}".`,
-            },
-          ]
-        : [],
-    ),
-  ]
 }

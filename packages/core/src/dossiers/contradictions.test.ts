@@ -1,13 +1,30 @@
 import { describe, expect, test } from 'vitest'
 import { asWritten } from '../shared/index.ts'
 import { shippedKit, shippedKits, shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
-import { isDiesel, parseKit, parseMachine, sheetContradictions, stoichOf, type Kit, type Machine } from './index.ts'
+import {
+  isDiesel,
+  parseKit,
+  parseMachine,
+  sheetContradictions,
+  stoichOf,
+  type Kit,
+  type KitLamp,
+  type KitLevel,
+  type Machine,
+} from './index.ts'
 
 /** Codes of what a document with one thing changed is refused for. */
 function refused(parse: typeof parseMachine | typeof parseKit, document: unknown): string[] {
   const parsed = parse(document)
   return parsed.ok ? [] : parsed.problems.map(({ code }) => code)
 }
+
+const lamp = (state: KitLamp['state'], rhythmMs: number[]): KitLamp =>
+  asWritten<KitLamp>({ id: 'l', colour: 'green', state, rhythmMs, means: 'all is well', next: 'ride' })
+const level = (at: number, railMPa?: number): KitLevel => ({
+  ...{ level: at, name: `Level ${at}`, gate: { coolantC: 65, rpm: 1400, load: 0.3 } },
+  ...(railMPa === undefined ? {} : { railMPa }),
+})
 
 describe('a machine that contradicts itself', () => {
   const quad = () => structuredClone(shippedMachine('pellick-gorse-430'))
@@ -125,6 +142,11 @@ describe('a kit that contradicts itself', () => {
     ['a setting the wrong way round', (kit) => Object.assign(kit.settings[0], { low: 5, high: 1 }), 'bounds'],
     ['a trim without room', (kit) => kit.trim && (kit.trim.boundsPct = [5, 5]), 'bounds'],
     ['terminators without ports', (kit) => (kit.terminators = 4), 'no-port'],
+    ['a rhythm that never goes dark', (kit) => (kit.lamps = [lamp('rhythm', [200, 800, 200])]), 'lamp-rhythm'],
+    ['a rhythm without times', (kit) => (kit.lamps = [lamp('rhythm', [])]), 'lamp-rhythm'],
+    ['a steady lamp that blinks', (kit) => (kit.lamps = [lamp('steady', [200, 800])]), 'lamp-rhythm'],
+    ['levels that leave one out', (kit) => (kit.levels = [level(1, 4), level(3, 8)]), 'level-order'],
+    ['a level that adds nothing', (kit) => (kit.levels = [level(1)]), 'level-empty'],
   ])('%s', (_, change, code) => {
     expect(withKit('quernby-p1', (kit) => void change(kit))).toContain(code)
   })

@@ -121,7 +121,7 @@ const anyMachine = asWritten<Step[]>([
 /** The same for a kit document. */
 export function kitContradictions(kit: Kit): Problem[] {
   const problems: Problem[] = [...orderProblems([...anyMachine, ...kit.steps])]
-  for (const list of ['ends', 'parts', 'settings', 'steps', 'sockets', 'naming'] as const)
+  for (const list of ['ends', 'parts', 'settings', 'steps', 'sockets', 'naming', 'lamps'] as const)
     twice((kit[list] ?? []).map((item) => item.id)).forEach(({ id, index }) =>
       problems.push({
         code: 'duplicate-id',

@@ -29,3 +29,4 @@ export type PartId = Brand<'part'>
 /** A part of the drawing of a machine, by its class's list. */
 export type DrawnPartId = Brand<'drawn-part'>
 export type SettingId = Brand<'setting'>
+export type LampId = Brand<'lamp'>

@@ -12,12 +12,13 @@ export { idFamilies, refOf, wireColour as wireColourSchema } from './partSchemas
 export { asHeading, colourHex, colourNames, inSentence, wireName, wireShort, type ColourName } from './colours.ts'
 export { composeVariant } from './composeVariant.ts'
 export { parseDossier, parseKit, parseMachine, type Accepted } from './parseDossier.ts'
-export { kitSchema } from './kitSchema.ts'
+export { kitDraftSchema, kitSchema } from './kitSchema.ts'
 export { machineSchema } from './schema.ts'
 export { accessContradictions, coverCycle } from './accessContradictions.ts'
 export { acrossFlats, fastenerWords, minutesText, toolOf } from './fastenerWords.ts'
 export { readFasteners, readMinutes } from './readFasteners.ts'
-export { isDiesel, machinesOnSheet, sheetContradictions, stoichOf } from './circuitContradictions.ts'
+export { isDiesel, stoichOf } from './fuels.ts'
+export { machinesOnSheet, sheetContradictions } from './sheetContradictions.ts'
 export { busEnds } from './busEnds.ts'
 export { deviceRole, handsOn, looksOn, studRole } from './roles.ts'
 export { sourceOf, surfacesOf } from './sourceOf.ts'
@@ -60,6 +61,7 @@ export { faceGeometry, type FaceGeometry, type FaceSide } from './faceGeometry.t
 export {
   pinoutColumns,
   pinoutCsv,
+  readArea,
   readPinoutRows,
   splitPinoutTable,
   type PinoutColumn,

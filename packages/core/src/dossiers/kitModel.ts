@@ -1,4 +1,16 @@
-import type { KitEndId, KitId, KitPlaceId, MachineId, PartId, PlaceId, SettingId, SocketId, StudId } from './ids.ts'
+import type { ColourName } from './colours.ts'
+import type {
+  KitEndId,
+  KitId,
+  KitPlaceId,
+  LampId,
+  MachineId,
+  PartId,
+  PlaceId,
+  SettingId,
+  SocketId,
+  StudId,
+} from './ids.ts'
 import type { PlaceUse } from './accessModel.ts'
 import type { Cavity, Shell, Step, WireColour } from './model.ts'
 import type { SignalSort } from './signals.ts'
@@ -166,6 +178,31 @@ export interface KitTrim {
   fullLoadPct: number
 }
 
+export const lampStates = ['dark', 'steady', 'rhythm'] as const
+
+/** One thing the module's lamp says. */
+export interface KitLamp {
+  id: LampId
+  colour: ColourName
+  state: (typeof lampStates)[number]
+  /** One round: on, off, on …, ms; empty unless it is a rhythm. */
+  rhythmMs: number[]
+  means: string
+  /** What to do then. */
+  next: string
+}
+
+/** One step above stock, which is 0 and not in the list: what it adds, and when the module lets it in. */
+export interface KitLevel {
+  level: number
+  name: string
+  railMPa?: number
+  boostKPa?: number
+  fuelPct?: number
+  /** Coolant at least, °C; engine speed at least, 1/min; share of full load at least, 0 to 1. */
+  gate: { coolantC: number; rpm: number; load: number }
+}
+
 export interface Kit {
   kind: 'kit'
   id: KitId
@@ -206,6 +243,10 @@ export interface Kit {
   settings: KitSetting[]
   /** Without it the unit has no fuel table. */
   trim?: KitTrim
+  /** What its lamps say; without them a rhythm tells nothing. */
+  lamps?: KitLamp[]
+  /** Steps of level above stock, from 1 up. */
+  levels?: KitLevel[]
   steps: Step[]
   cautions: string[]
   returnToStock: string[]

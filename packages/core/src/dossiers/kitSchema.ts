@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import type { ShapeOf } from '../shared/index.ts'
 import {
+  lampStates,
   tapMethods,
   type Kit,
+  type KitLamp,
+  type KitLevel,
   type KitPart,
   type KitSetting,
   type KitTrim,
@@ -11,7 +14,20 @@ import {
   type PairLine,
   type Socket,
 } from './kitModel.ts'
-import { areaMm2, axis, cavities, gender, id, ids, positive, shell, sort, wireColour, words } from './partSchemas.ts'
+import {
+  areaMm2,
+  axis,
+  cavities,
+  colour,
+  gender,
+  id,
+  ids,
+  positive,
+  shell,
+  sort,
+  wireColour,
+  words,
+} from './partSchemas.ts'
 import { step } from './stepSchema.ts'
 
 const wants = z.strictObject(sort)
@@ -170,6 +186,36 @@ export const kitSchema = z.strictObject({
       fullLoadPct: z.number().min(0).max(100),
     } satisfies ShapeOf<KitTrim>)
     .optional(),
+  lamps: z
+    .array(
+      z.strictObject({
+        id: ids.lamp,
+        colour,
+        state: z.enum(lampStates),
+        rhythmMs: z.array(z.number().positive().max(60_000)).max(40),
+        means: words,
+        next: words,
+      } satisfies ShapeOf<KitLamp>),
+    )
+    .max(40)
+    .optional(),
+  levels: z
+    .array(
+      z.strictObject({
+        level: z.int().min(1).max(20),
+        name: words,
+        railMPa: z.number().min(0).max(100).optional(),
+        boostKPa: z.number().min(0).max(200).optional(),
+        fuelPct: z.number().min(0).max(100).optional(),
+        gate: z.strictObject({
+          coolantC: z.number().min(-40).max(150),
+          rpm: z.number().min(0).max(20_000),
+          load: z.number().min(0).max(1),
+        } satisfies ShapeOf<KitLevel['gate']>),
+      } satisfies ShapeOf<KitLevel>),
+    )
+    .max(20)
+    .optional(),
   steps: z.array(step).max(400),
   cautions: z.array(words),
   places: z
@@ -178,3 +224,6 @@ export const kitSchema = z.strictObject({
     .optional(),
   returnToStock: z.array(words),
 } satisfies ShapeOf<Kit>)
+
+/** A kit that is being written: its loom may still have no end. */
+export const kitDraftSchema = kitSchema.extend({ ends: z.array(kitEnd).max(60) })

@@ -1,5 +1,5 @@
 import type { Machine } from './model.ts'
-import { isDiesel } from './circuitContradictions.ts'
+import { isDiesel } from './fuels.ts'
 
 /** Something a machine's dossier does not say, and what that costs whoever works by it. */
 export interface Missing {

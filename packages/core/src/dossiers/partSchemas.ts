@@ -34,6 +34,7 @@ export function idFamilies(text: z.ZodString) {
     part: text.brand<'part'>(),
     drawnPart: text.brand<'drawn-part'>(),
     setting: text.brand<'setting'>(),
+    lamp: text.brand<'lamp'>(),
   }
 }
 /** Ids as a document gives them. */

@@ -99,7 +99,7 @@ function guess(headings: string[] | null, rows: readonly string[][]): PinoutMapp
 const gaugeText = /^(?:#|awg\s*)(\d{1,2})$|^(\d{1,2})\s*(?:awg|ga\.?|gauge)$/i
 
 /** @returns mm², or null where it is none */
-function readArea(text: string): number | null {
+export function readArea(text: string): number | null {
   const gauge = gaugeText.exec(text)
   if (gauge) return Math.round(awgAreaMm2(Number(gauge[1] ?? gauge[2])) * 1000) / 1000
   const area = Number(text.replace(',', '.').replace(/\s*mm.*$/i, ''))

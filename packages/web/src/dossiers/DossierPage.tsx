@@ -1,4 +1,4 @@
-import { asHeading, cloneMachine, type Dossier, type Machine } from '@tidy-badger/core/dossiers'
+import { asHeading, type Dossier, type Machine } from '@tidy-badger/core/dossiers'
 import { useQuery } from '@tanstack/react-query'
 import { Suspense, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
@@ -15,6 +15,7 @@ import { counted } from './words.ts'
 
 const Compare = later(async () => (await import('./components/Compare.tsx')).Compare)
 const Fits = later(async () => (await import('./components/Fits.tsx')).Fits)
+const KitContents = later(async () => (await import('./kit/KitContents.tsx')).KitContents)
 const MachineContents = later(async () => (await import('./components/MachineContents.tsx')).MachineContents)
 
 /** One machine or kit as published: its plugs, its versions, what changed between two of them. */
@@ -68,7 +69,7 @@ export function DossierPage() {
         >
           As a folder, ZIP
         </a>
-        {shown.kind === 'machine' && <EditButton machine={shown} newest={versions[0] ?? shown.version} />}
+        <EditButton document={shown} newest={versions[0] ?? shown.version} />
       </div>
       <Suspense fallback={null}>
         <Compare key={`${shown.id} ${shown.version}`} after={shown} rows={rows.data ?? []} />
@@ -78,7 +79,9 @@ export function DossierPage() {
           <MachineContents key={shown.version} machine={shown} plugs={<Plugs machine={shown} />} />
         </Suspense>
       ) : (
-        <Ends kit={shown} />
+        <Suspense fallback={<Loading what="Opening the dossier…" />}>
+          <KitContents key={shown.version} kit={shown} />
+        </Suspense>
       )}
       <details key={shown.id} className="mt-6" onToggle={(event) => setOpened(event.currentTarget.open)}>
         <summary className="min-h-11 cursor-pointer py-2 text-title font-bold">
@@ -94,21 +97,13 @@ export function DossierPage() {
   )
 }
 
-/** Goes on writing at a published machine: its next version. */
-function EditButton({ machine, newest }: { machine: Machine; newest: number }) {
+/** Goes on writing at what is published: its next version. */
+function EditButton({ document, newest }: { document: Dossier; newest: number }) {
   const navigate = useNavigate()
   const edit = async () => {
     try {
       const draft = newId()
-      await saveDraft(
-        draft,
-        {
-          ...cloneMachine(machine, machine.id, machine.model),
-          source: machine.source,
-          version: newest + 1,
-        },
-        null,
-      )
+      await saveDraft(draft, { ...structuredClone(document), draft: true, version: newest + 1 }, null)
       await navigate(`/dossiers/draft/${draft}`)
     } catch (error) {
       notice.bad(error instanceof Error ? error.message : String(error))
@@ -174,28 +169,5 @@ function Plugs({ machine }: { machine: Machine }) {
         </div>
       </section>
     </>
-  )
-}
-
-function Ends({ kit }: { kit: Extract<Dossier, { kind: 'kit' }> }) {
-  return (
-    <section className="mt-5">
-      <h2 className="mb-1 text-title font-bold">{kit.ends.length} ends</h2>
-      <ul className="grid gap-x-8 sm:grid-cols-2">
-        {kit.ends.map((end) => (
-          <li key={end.id} className="flex min-h-9 items-center gap-3">
-            <span className="w-12 shrink-0 rounded-lg border-2 border-ink text-center font-head font-bold">
-              {end.tag}
-            </span>
-            {end.name} <span className="figures text-small text-quiet">{end.branchM.toFixed(2)} m</span>
-          </li>
-        ))}
-      </ul>
-      {(kit.naming ?? []).map((rule) => (
-        <p key={rule.id} className="mt-2 border-l-[5px] border-data pl-3">
-          {rule.says}
-        </p>
-      ))}
-    </section>
   )
 }

@@ -9,9 +9,9 @@ import { fetchDrafts } from './api.ts'
 
 const BringFolder = later(async () => (await import('./components/BringFolder.tsx')).BringFolder)
 const Library = later(async () => (await import('./components/Library.tsx')).Library)
-const NewMachine = later(async () => (await import('./components/NewMachine.tsx')).NewMachine)
+const NewDossier = later(async () => (await import('./components/NewDossier.tsx')).NewDossier)
 
-/** Every machine and kit that is known, the drafts, and the ways to a new machine. */
+/** Every machine and kit that is known, the drafts, and the ways to a new one. */
 export function DossiersPage() {
   const [searching, setSearching] = useState(false)
   const dossiers = useQuery({ queryKey: ['dossiers'], queryFn: fetchDossiers })
@@ -60,7 +60,7 @@ export function DossiersPage() {
       </div>
       <aside className="flex flex-col gap-6">
         <Suspense fallback={<Loading what="Fetching the form…" />}>
-          <NewMachine rows={newest.filter((row) => row.kind === 'machine')} />
+          <NewDossier rows={newest} />
         </Suspense>
         <Suspense fallback={<Loading what="Fetching the form…" />}>
           <BringFolder />

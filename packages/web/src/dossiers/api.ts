@@ -1,4 +1,4 @@
-import type { Dossier, DossierRef, Machine } from '@tidy-badger/core/dossiers'
+import type { Dossier, DossierRef } from '@tidy-badger/core/dossiers'
 import type { Fit, LibraryFind, PlugInHand, PlugLike } from '@tidy-badger/core/library'
 import { deleteAt, getJson, postFile, postJson, putJson } from '../platform/api/http.ts'
 import { getKept } from '../platform/api/kept.ts'
@@ -14,9 +14,9 @@ export interface DraftRow {
 export const fetchDocument = (kind: Dossier['kind'], id: string, version?: number) =>
   getKept<{ document: Dossier; hash: string }>(`/api/dossiers/${kind}/${id}${version ? `?version=${version}` : ''}`)
 export const fetchDrafts = () => getKept<DraftRow[]>('/api/drafts')
-export const fetchDraft = (id: string) => getJson<{ document: Machine; revision: number }>(`/api/drafts/${id}`)
+export const fetchDraft = (id: string) => getJson<{ document: Dossier; revision: number }>(`/api/drafts/${id}`)
 /** @param base revision the draft was read in; null for a new one */
-export const saveDraft = (id: string, document: Machine, base: number | null) =>
+export const saveDraft = (id: string, document: Dossier, base: number | null) =>
   putJson<{ revision: number }>(`/api/drafts/${id}${base === null ? '' : `?base=${base}`}`, document)
 export const dropDraft = (id: string) => deleteAt(`/api/drafts/${id}`)
 /** Everything that answers a query, kept for when the link is down. */

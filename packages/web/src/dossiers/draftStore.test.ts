@@ -39,7 +39,7 @@ afterEach(() => {
   vi.unstubAllGlobals()
 })
 
-const rename = (model: string) => store.changeDraft((machine) => ({ ...machine, model }))
+const rename = (model: string) => store.changeMachine((machine) => ({ ...machine, model }))
 const settle = () => vi.advanceTimersByTimeAsync(4000)
 const state = () => store.useDraft.getState()
 
@@ -89,7 +89,7 @@ describe('a draft', () => {
     rename('Mine')
     await settle()
     await store.takeTheirs('d')
-    expect(state()).toMatchObject({ machine: { model: 'Theirs again' }, base: 4, conflict: null })
+    expect(state()).toMatchObject({ document: { model: 'Theirs again' }, base: 4, conflict: null })
     expect(kept.size).toBe(0)
   })
 })

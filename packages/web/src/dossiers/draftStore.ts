@@ -1,4 +1,5 @@
-import { parseMachine, type Machine } from '@tidy-badger/core/dossiers'
+import { readDraft, type Documents } from '@tidy-badger/core/dossier-writing'
+import type { Dossier } from '@tidy-badger/core/dossiers'
 import { v4 as newId } from 'uuid'
 import { create } from 'zustand'
 import { Refused, Unreachable } from '../platform/api/http.ts'
@@ -6,7 +7,7 @@ import { fetchDraft, saveDraft } from './api.ts'
 
 interface DraftState {
   id: string | null
-  machine: Machine | null
+  document: Dossier | null
   /** Revision the document was made on; null: the server has none yet. */
   base: number | null
   /** Where the last change is by now. */
@@ -16,13 +17,13 @@ interface DraftState {
   failure: string | null
 }
 
-const empty: DraftState = { id: null, machine: null, base: null, saved: 'saved', conflict: null, failure: null }
+const empty: DraftState = { id: null, document: null, base: null, saved: 'saved', conflict: null, failure: null }
 
 export const useDraft = create<DraftState>()(() => empty)
 
 interface Kept {
   base: number | null
-  machine: Machine
+  document: Dossier
 }
 
 const keyOf = (id: string) => `tidy-badger-draft-${id}`
@@ -48,8 +49,7 @@ export async function takeTheirs(id: string): Promise<void> {
   try {
     const { document, revision } = await fetchDraft(id)
     forgetKept(id)
-    if (isOpen(id))
-      useDraft.setState({ machine: document, base: revision, saved: 'saved', conflict: null, failure: null })
+    if (isOpen(id)) useDraft.setState({ document, base: revision, saved: 'saved', conflict: null, failure: null })
   } catch (error) {
     if (isOpen(id)) useDraft.setState({ failure: error instanceof Error ? error.message : String(error) })
   }
@@ -65,39 +65,56 @@ export async function keepMine(id: string): Promise<void> {
 
 /** Saves what is here as a draft of its own; the other one stays as it is. @returns its id */
 export async function saveAside(): Promise<string | null> {
-  const { id, machine } = useDraft.getState()
-  if (!id || !machine) return null
+  const { id, document } = useDraft.getState()
+  if (!id || !document) return null
   const own = newId()
-  await saveDraft(own, machine, null)
+  await saveDraft(own, document, null)
   forgetKept(id)
   return own
 }
 
-/** Changes the document: on this device at once, on the server soon after. */
-export function changeDraft(change: (machine: Machine) => Machine): void {
-  const { id, machine, base, conflict } = useDraft.getState()
-  if (!id || !machine) return
-  const next = change(machine)
-  useDraft.setState({ machine: next, saved: conflict === null ? 'saving' : 'kept here' })
-  keepHere(id, { base, machine: next })
+/** Changes the document that is open if it is of that kind: on this device at once, on the server soon after. */
+export function changeDraft<K extends keyof Documents>(
+  kind: K,
+  change: (document: Documents[K]) => Documents[K],
+): void {
+  const { id, document, base, conflict } = useDraft.getState()
+  if (!id || !isOf(document, kind)) return
+  const next = change(document)
+  useDraft.setState({ document: next, saved: conflict === null ? 'saving' : 'kept here' })
+  keepHere(id, { base, document: next })
   if (conflict !== null) return
   clearTimeout(timer)
   timer = setTimeout(() => void send(id), 500)
 }
 
+/** The document that is open, where it is of that kind. */
+export function draftOf<K extends keyof Documents>(kind: K): Documents[K] | null {
+  const { document } = useDraft.getState()
+  return isOf(document, kind) ? document : null
+}
+
+function isOf<K extends keyof Documents>(document: Dossier | null, kind: K): document is Documents[K] & Dossier {
+  return document?.kind === kind
+}
+
+export const changeMachine = (change: (machine: Documents['machine']) => Documents['machine']) =>
+  changeDraft('machine', change)
+export const changeKit = (change: (kit: Documents['kit']) => Documents['kit']) => changeDraft('kit', change)
+
 async function send(id: string): Promise<void> {
-  const { machine, base, conflict } = useDraft.getState()
-  if (!isOpen(id) || !machine || conflict !== null) return
+  const { document, base, conflict } = useDraft.getState()
+  if (!isOpen(id) || !document || conflict !== null) return
   if (sending) {
     timer = setTimeout(() => void send(id), 100)
     return
   }
   sending = true
   try {
-    const { revision } = await saveDraft(id, machine, base)
+    const { revision } = await saveDraft(id, document, base)
     if (!isOpen(id)) return
     useDraft.setState({ base: revision, failure: null })
-    if (useDraft.getState().machine !== machine) return
+    if (useDraft.getState().document !== document) return
     forgetKept(id)
     useDraft.setState({ saved: 'saved' })
   } catch (error) {
@@ -127,7 +144,9 @@ function readKept(id: string): Kept | null {
   const text = localStorage.getItem(keyOf(id))
   if (text === null) return null
   const kept: unknown = JSON.parse(text)
-  const { base = null, machine = kept } = { ...Object(kept) }
-  const parsed = parseMachine(machine)
-  return parsed.ok ? { base: typeof base === 'number' ? base : null, machine: parsed.value } : null
+  // Before kits were written, a kept draft was a machine under that name, and at first the machine alone.
+  const { base = null, document, machine = kept } = { ...Object(kept) }
+  // What contradicts itself was typed all the same, and is not lost.
+  const draft = readDraft(document ?? machine)
+  return draft ? { base: typeof base === 'number' ? base : null, document: draft } : null
 }

@@ -1,4 +1,4 @@
 export { HookUpPage } from './pages.ts'
 export { WireButton } from './components/WireButton.tsx'
 export { PlugFace } from './components/PlugFace.tsx'
-export { WireChip } from './Wire.tsx'
+export { Wire, WireChip } from './Wire.tsx'

@@ -8,14 +8,14 @@ import {
   type Net,
 } from '@tidy-badger/core/dossiers'
 import { Grid, type GridColumn } from '../../ui/Grid.tsx'
-import { changeDraft } from '../draftStore.ts'
+import { changeMachine } from '../draftStore.ts'
 
 /** What every circuit carries and what it is for; the unknown ones first. */
 export function CircuitTable({ machine }: { machine: Machine }) {
   const unknown = (net: Net) => net.signal === 'unknown' || net.role === 'unknown'
   const nets = [...machine.nets.filter(unknown), ...machine.nets.filter((net) => !unknown(net))]
   const change = (id: string, next: Partial<Net>) =>
-    changeDraft((before) => ({
+    changeMachine((before) => ({
       ...before,
       nets: before.nets.map((net) => (net.id === id ? { ...net, ...next } : net)),
     }))

@@ -7,7 +7,8 @@ import {
   type CoverRow,
   type Machine,
 } from '@tidy-badger/core/dossiers'
-import { TypedTable, type TypedField } from './TypedTable.tsx'
+import type { TypedField } from './TypedCell.tsx'
+import { TypedTable } from './TypedTable.tsx'
 
 const fields: TypedField<CoverRow>[] = [
   { field: 'name', label: 'Cover', hint: 'Seat', wide: 'w-40' },
@@ -23,12 +24,13 @@ const fields: TypedField<CoverRow>[] = [
 export function CoverTable({ machine }: { machine: Machine }) {
   return (
     <TypedTable
+      kind="machine"
       title="What comes off"
       says="One figure is enough for a time. The same plug behind two covers needs both; from another side it is another way."
       one="cover"
       fields={fields}
       items={machine.covers ?? []}
-      machine={machine}
+      document={machine}
       rowOf={coverRow}
       empty={emptyCoverRow}
       keep={withCover}

@@ -12,15 +12,12 @@ import { fetchDocument, saveDraft } from '../api.ts'
 const asked = z.object({ maker: words(80), model: words(80), from: mayBeEmpty(80) })
 
 /** A machine that is not in the box: from nothing, or as a copy that is varied. */
-export function NewMachine({ rows }: { rows: DossierRow[] }) {
+export function NewMachine({ rows, taken }: { rows: DossierRow[]; taken: readonly string[] }) {
   const navigate = useNavigate()
   const fields = useFields(asked, {
     start: { maker: '', model: '', from: '' },
     onSend: async (typed) => {
-      const id = idFrom<MachineId>(
-        `${typed.maker} ${typed.model}`,
-        rows.map((row) => row.id),
-      )
+      const id = idFrom<MachineId>(`${typed.maker} ${typed.model}`, taken)
       try {
         const draft = newId()
         await saveDraft(draft, await begin(id, typed), null)
@@ -33,8 +30,7 @@ export function NewMachine({ rows }: { rows: DossierRow[] }) {
     },
   })
   return (
-    <form onSubmit={fields.submit} className="flex flex-col gap-3 rounded-xl border-2 border-ink bg-paper p-4">
-      <h2 className="text-title font-bold">A machine that is not here</h2>
+    <form onSubmit={fields.submit} className="flex flex-col gap-3">
       <TextField of={fields} name="maker" label="Maker" maxLength={80} />
       <TextField of={fields} name="model" label="Model" maxLength={80} />
       <ChoiceField

@@ -3,7 +3,7 @@ import { Button } from '../../ui/Button.tsx'
 import { ChoiceField, FigureField, TextField } from '../../ui/form/Fields.tsx'
 import { figure, words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
-import { changeDraft } from '../draftStore.ts'
+import { changeMachine } from '../draftStore.ts'
 
 const layouts = ['grid', 'staggered', 'round'] as const
 const rowsAsked = 'Rows: at least one, at most one for each cavity.'
@@ -27,7 +27,7 @@ export function NewPlug({ machine, onMade }: { machine: Machine; onMade: (id: st
     start: { name: '', count: '3', rows: '1', layout: 'grid' },
     onSend: (asked) => {
       const connector = newConnector(machine, asked)
-      changeDraft((before) => ({ ...before, connectors: [...before.connectors, connector] }))
+      changeMachine((before) => ({ ...before, connectors: [...before.connectors, connector] }))
       onMade(connector.id)
     },
   })

@@ -15,7 +15,7 @@ import { useMemo, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { WireChip } from '../../wiring/index.ts'
-import { changeDraft } from '../draftStore.ts'
+import { changeMachine } from '../draftStore.ts'
 import type { Reading } from './WireGrid.tsx'
 
 const columnNames: Record<PinoutColumn, string> = {
@@ -46,7 +46,7 @@ export function PastePinout({
   const width = Math.max(0, ...table.rows.map((row) => row.length))
   const take = () => {
     const most = Math.max(connector.cavities.length, ...read.rows.map((row) => row.cavity))
-    changeDraft((before) => {
+    changeMachine((before) => {
       const grown = {
         ...before,
         connectors: before.connectors.map((item) =>

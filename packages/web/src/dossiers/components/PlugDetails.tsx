@@ -10,7 +10,7 @@ import {
   type Machine,
 } from '@tidy-badger/core/dossiers'
 import { Button } from '../../ui/Button.tsx'
-import { changeDraft } from '../draftStore.ts'
+import { changeMachine } from '../draftStore.ts'
 import { counted } from '../words.ts'
 
 /** Shell, key, lock and place of the plug in hand. */
@@ -24,7 +24,7 @@ export function PlugDetails({
   onGone: () => void
 }) {
   const change = (next: Partial<Connector>) =>
-    changeDraft((before) => ({
+    changeMachine((before) => ({
       ...before,
       connectors: before.connectors.map((item) => (item.id === connector.id ? { ...item, ...next } : item)),
     }))
@@ -65,7 +65,7 @@ export function PlugDetails({
         look="quiet"
         className="text-stop"
         onClick={() => {
-          changeDraft((before) => {
+          changeMachine((before) => {
             const bare = withPinout(before, connector.id, [])
             return { ...bare, connectors: bare.connectors.filter((item) => item.id !== connector.id) }
           })

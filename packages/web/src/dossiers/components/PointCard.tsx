@@ -9,7 +9,7 @@ import {
 } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
-import { changeDraft, useDraft } from '../draftStore.ts'
+import { changeMachine, draftOf } from '../draftStore.ts'
 
 /** The point in hand: where it is, what is reached from it, and joining it to another. */
 export function PointCard({
@@ -31,9 +31,9 @@ export function PointCard({
   const now = point.at ?? { x: 0, y: 0, z: 0 }
   const keepServes = () => {
     if (!spot || serves === servesText(machine, spot)) return
-    const made = withServes(useDraft.getState().machine ?? machine, spot.id, serves)
+    const made = withServes(draftOf('machine') ?? machine, spot.id, serves)
     setWrong(made.ok ? '' : (made.problems[0]?.message ?? ''))
-    if (made.ok) changeDraft(() => made.value)
+    if (made.ok) changeMachine(() => made.value)
   }
   return (
     <div className="flex flex-col gap-2 border-l-[5px] border-lamp pl-3">
@@ -56,7 +56,7 @@ export function PointCard({
               onBlur={(event) => {
                 const value = Number(event.target.value)
                 if (Number.isFinite(value) && value !== Math.round(now[axis] * 1000))
-                  changeDraft((before) => withPointAt(before, point.id, { ...now, [axis]: value / 1000 }))
+                  changeMachine((before) => withPointAt(before, point.id, { ...now, [axis]: value / 1000 }))
               }}
             />
           </label>
@@ -87,7 +87,7 @@ export function PointCard({
           <Button
             look="quiet"
             onClick={() => {
-              changeDraft((before) => withoutSpot(before, point.id))
+              changeMachine((before) => withoutSpot(before, point.id))
               onGone()
             }}
           >
@@ -105,10 +105,10 @@ export function SteeringFields({ machine }: { machine: Machine }) {
   const [lock, setLock] = useState(machine.steering ? String(machine.steering.lockDeg) : '')
   const [wrong, setWrong] = useState('')
   const keep = () => {
-    const made = withSteering(useDraft.getState().machine ?? machine, radius, lock)
+    const made = withSteering(draftOf('machine') ?? machine, radius, lock)
     setWrong(made.ok || radius === '' || lock === '' ? '' : (made.problems[0]?.message ?? ''))
     if (made.ok && JSON.stringify(made.value.steering) !== JSON.stringify(machine.steering))
-      changeDraft(() => made.value)
+      changeMachine(() => made.value)
   }
   return (
     <fieldset className="flex flex-wrap gap-2">

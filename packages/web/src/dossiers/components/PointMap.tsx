@@ -3,7 +3,7 @@ import { passagePoints } from '@tidy-badger/core/routing'
 import { useRef, type KeyboardEvent } from 'react'
 import { bodyView, type View } from '@tidy-badger/core/drawing'
 import { MachinePicture } from '../../machine-view/index.ts'
-import { changeDraft } from '../draftStore.ts'
+import { changeMachine } from '../draftStore.ts'
 
 const stepM = 0.01
 const bigStepM = 0.1
@@ -41,7 +41,7 @@ export function PointMap({
     const up = across(0) - y
     return view === 'top' ? { ...before, x: x - along(0), y: up } : { ...before, x: x - along(0), z: up }
   }
-  const move = (id: string, to: PointAt) => changeDraft((now) => withPointAt(now, id, to))
+  const move = (id: string, to: PointAt) => changeMachine((now) => withPointAt(now, id, to))
   const keys = (event: KeyboardEvent, id: string, now: PointAt) => {
     const step = event.shiftKey ? bigStepM : stepM
     const shift: Record<string, [number, number]> = {

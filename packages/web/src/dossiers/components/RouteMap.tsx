@@ -12,7 +12,7 @@ import { notice } from '../../ui/notices.ts'
 import type { View } from '@tidy-badger/core/drawing'
 import { Button } from '../../ui/Button.tsx'
 import { FileButton } from '../../ui/FileButton.tsx'
-import { changeDraft, useDraft } from '../draftStore.ts'
+import { changeMachine, draftOf, useDraft } from '../draftStore.ts'
 import { useBackground } from '../useBackground.ts'
 import { PointCard, SteeringFields } from './PointCard.tsx'
 import { PointMap } from './PointMap.tsx'
@@ -30,24 +30,24 @@ export function RouteMap({ machine }: { machine: Machine }) {
   const point = points.find((item) => item.id === picked)
   if (!body) return null
   const add = (at: PointAt) => {
-    const made = withSpot(useDraft.getState().machine ?? machine, name, at)
+    const made = withSpot(draftOf('machine') ?? machine, name, at)
     if (!made.ok) {
       setWrong(made.problems[0]?.message ?? '')
       return
     }
     setWrong('')
     setName('')
-    changeDraft(() => made.value)
+    changeMachine(() => made.value)
     setPicked(made.value.spots?.at(-1)?.id ?? null)
   }
   const pick = (id: string) => {
     if (joinFrom !== null && joinFrom !== id) {
-      const made = withPassage(useDraft.getState().machine ?? machine, null, {
+      const made = withPassage(draftOf('machine') ?? machine, null, {
         ...emptyPassageRow,
         from: joinFrom,
         to: id,
       })
-      if (made.ok) changeDraft(() => made.value)
+      if (made.ok) changeMachine(() => made.value)
       else notice.bad(made.problems[0]?.message ?? '')
       setJoinFrom(null)
     }

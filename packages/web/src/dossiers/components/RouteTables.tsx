@@ -11,7 +11,8 @@ import {
   type PassageRow,
   type PlaceRow,
 } from '@tidy-badger/core/dossiers'
-import { TypedTable, type TypedField } from './TypedTable.tsx'
+import type { TypedField } from './TypedCell.tsx'
+import { TypedTable } from './TypedTable.tsx'
 
 const passageFields: TypedField<PassageRow>[] = [
   { field: 'from', label: 'From', hint: 'seat', wide: 'w-36' },
@@ -29,12 +30,13 @@ const passageFields: TypedField<PassageRow>[] = [
 export function PassageTable({ machine }: { machine: Machine }) {
   return (
     <TypedTable
+      kind="machine"
       title="Passages"
       says="Measured along the way. Left empty, a length is taken from the points and shown as an estimate. What it meets: hot (°C, mm away, what), moving (mm, what), pinch, sharp, wet, shakes, barred. Under: covers that are off to lay something there; left empty, those that every way to its ends takes off."
       one="passage"
       fields={passageFields}
       items={machine.passages ?? []}
-      machine={machine}
+      document={machine}
       rowOf={passageRow}
       empty={emptyPassageRow}
       keep={withPassage}
@@ -61,12 +63,13 @@ const placeFields: TypedField<PlaceRow>[] = [
 export function PlaceTable({ machine }: { machine: Machine }) {
   return (
     <TypedTable
+      kind="machine"
       title="Mount places"
       says="What is not known stays empty and speaks against nothing."
       one="place"
       fields={placeFields}
       items={machine.places ?? []}
-      machine={machine}
+      document={machine}
       rowOf={placeRow}
       empty={emptyPlaceRow}
       keep={withPlace}

@@ -4,7 +4,7 @@ import { Button } from '../../ui/Button.tsx'
 import { asWords, ChoiceField, FigureField, TextField } from '../../ui/form/Fields.tsx'
 import { figure, words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
-import { changeDraft } from '../draftStore.ts'
+import { changeMachine } from '../draftStore.ts'
 
 const stud = z.object({
   name: words(80),
@@ -16,7 +16,7 @@ const stud = z.object({
 export function StudTable({ machine }: { machine: Machine }) {
   const fields = useFields(stud, {
     start: { name: '', role: 'ground', thread: '6' },
-    onSend: (asked) => changeDraft((before) => withStud(before, asked)),
+    onSend: (asked) => changeMachine((before) => withStud(before, asked)),
   })
   return (
     <section>
@@ -30,7 +30,7 @@ export function StudTable({ machine }: { machine: Machine }) {
                 M{stud.threadMm}, {studRole(machine, stud)}, {machine.nets.find((net) => net.id === stud.net)?.name}
               </span>
             </span>
-            <Button look="quiet" onClick={() => changeDraft((before) => withoutStud(before, stud.id))}>
+            <Button look="quiet" onClick={() => changeMachine((before) => withoutStud(before, stud.id))}>
               Take out
             </Button>
           </li>

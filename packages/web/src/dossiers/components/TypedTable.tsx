@@ -1,32 +1,33 @@
-import type { Machine } from '@tidy-badger/core/dossiers'
+import type { Documents } from '@tidy-badger/core/dossier-writing'
 import type { Outcome } from '@tidy-badger/core/shared'
+import { ChevronRight } from 'lucide-react'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { Grid, type GridColumn } from '../../ui/Grid.tsx'
-import { changeDraft, useDraft } from '../draftStore.ts'
+import { changeDraft, draftOf } from '../draftStore.ts'
+import { TypedCell, type TypedField } from './TypedCell.tsx'
 
-export interface TypedField<Row> {
-  field: keyof Row & string
-  label: string
-  hint: string
-  wide: string
-  /** Picked from these instead of typed. */
-  options?: readonly string[]
-}
-
-export interface TypedTableProps<Item extends { id: string; name: string }, Row extends object> {
+export interface TypedTableProps<
+  K extends keyof Documents,
+  Item extends { id: string; name: string },
+  Row extends object,
+> {
   title: string
-  says: string
+  says?: string
+  kind: K
   /** What one row is, for its labels: "cover". */
   one: string
   fields: readonly TypedField<Row>[]
   items: readonly Item[]
-  machine: Machine
-  rowOf: (machine: Machine, item: Item) => Row
+  document: Documents[K]
+  rowOf: (document: Documents[K], item: Item) => Row
   empty: Row
-  /** The machine with a row kept; new for `id` null. */
-  keep: (machine: Machine, id: string | null, row: Row) => Outcome<Machine>
-  takeOut: (machine: Machine, id: string) => Machine
+  /** The document with a row kept; new for `id` null. */
+  keep: (document: Documents[K], id: string | null, row: Row) => Outcome<Documents[K]>
+  takeOut: (document: Documents[K], id: string) => Documents[K]
+  /** Which row is picked, and what picking another does. */
+  picked?: string | null
+  onPick?: (id: string) => void
 }
 
 /** What was typed in a row and not kept yet, and why. */
@@ -41,18 +42,21 @@ interface Shown<Item> {
 }
 
 /** One row a thing, typed left to right; Enter keeps a row and goes to the next, leaving a field keeps a changed one. */
-export function TypedTable<Item extends { id: string; name: string }, Row extends object>({
+export function TypedTable<K extends keyof Documents, Item extends { id: string; name: string }, Row extends object>({
   title,
   says,
+  kind,
   one,
   fields,
   items,
-  machine,
+  document,
   rowOf,
   empty,
   keep,
   takeOut,
-}: TypedTableProps<Item, Row>) {
+  picked,
+  onPick,
+}: TypedTableProps<K, Item, Row>) {
   const [inHand, setInHand] = useState<Record<string, RowInHand<Row>>>({})
   const idOf = ({ item }: Shown<Item>) => item?.id ?? ''
   const handOf = (shown: Shown<Item>) => inHand[idOf(shown)] ?? { typed: {}, problems: [] }
@@ -61,69 +65,67 @@ export function TypedTable<Item extends { id: string; name: string }, Row extend
   const store = (shown: Shown<Item>, more: Partial<Row> = {}) => {
     const typed = { ...handOf(shown).typed, ...more }
     if (Object.keys(typed).length === 0) return
-    const stored = shown.item ? rowOf(machine, shown.item) : empty
-    const made = keep(useDraft.getState().machine ?? machine, shown.item?.id ?? null, { ...stored, ...typed })
+    const stored = shown.item ? rowOf(document, shown.item) : empty
+    const made = keep(draftOf(kind) ?? document, shown.item?.id ?? null, { ...stored, ...typed })
     if (!made.ok) return setHand(shown, { typed, problems: made.problems })
     setHand(shown, { typed: {}, problems: [] })
-    changeDraft(() => made.value)
+    changeDraft(kind, () => made.value)
   }
   const set = (shown: Shown<Item>, more: Partial<Row>, now: boolean) =>
     now && shown.item
       ? store(shown, more)
       : setHand(shown, { ...handOf(shown), typed: { ...handOf(shown).typed, ...more } })
-  const cell = (shown: Shown<Item>, { field, label, hint, wide, options }: TypedField<Row>) => {
+  const cell = (shown: Shown<Item>, field: TypedField<Row>) => {
     const { typed, problems } = handOf(shown)
-    const row: Row = { ...(shown.item ? rowOf(machine, shown.item) : empty), ...typed }
-    const value = row[field]
-    const wrong = problems.some((problem) => problem.path === field)
-    const common = { 'aria-label': `${label}, ${shown.item?.name ?? `new ${one}`}`, 'aria-invalid': wrong }
+    const row: Row = { ...(shown.item ? rowOf(document, shown.item) : empty), ...typed }
     const as = (next: string | boolean): Partial<Row> => {
       const more: Partial<Row> = {}
-      return Object.assign(more, { [field]: next })
+      return Object.assign(more, { [field.field]: next })
     }
-    if (typeof value === 'boolean')
-      return (
-        <input
-          type="checkbox"
-          {...common}
-          className="mt-2.5 size-6 !min-h-0 accent-[var(--lamp)]"
-          checked={value}
-          onChange={(event) => set(shown, as(event.target.checked), true)}
-        />
-      )
-    if (options)
-      return (
-        <select {...common} value={String(value)} onChange={(event) => set(shown, as(event.target.value), true)}>
-          {options.map((option) => (
-            <option key={option} value={option}>
-              {option || '–'}
-            </option>
-          ))}
-        </select>
-      )
     return (
-      <input
-        {...common}
-        placeholder={shown.item ? '' : hint}
-        className={`${wide} ${wrong ? '!border-stop' : ''}`}
-        value={String(value)}
-        onChange={(event) => set(shown, as(event.target.value), false)}
-        onBlur={() => shown.item && store(shown)}
-        onKeyDown={(event) => event.key === 'Enter' && store(shown)}
+      <TypedCell
+        {...field}
+        label={`${field.label}, ${shown.item?.name || `new ${one}`}`}
+        hint={shown.item ? '' : field.hint}
+        wrong={problems.some((problem) => problem.path === field.field)}
+        value={row[field.field]}
+        onType={(text) => set(shown, as(text), false)}
+        onPick={(choice) => set(shown, as(choice), true)}
+        onLeave={() => shown.item && store(shown)}
+        onEnter={() => store(shown)}
       />
     )
+  }
+  const pickColumn: GridColumn<Shown<Item>> = {
+    id: 'more',
+    head: 'All of it',
+    hideHead: true,
+    cell: ({ item }) =>
+      item && (
+        <button
+          type="button"
+          aria-pressed={item.id === picked}
+          aria-label={`All of ${item.name}`}
+          onClick={() => onPick?.(item.id)}
+          className={`size-11 rounded-lg border-2 ${item.id === picked ? 'border-lamp bg-paper' : 'border-line'}`}
+        >
+          <ChevronRight aria-hidden size={20} className="mx-auto" />
+        </button>
+      ),
   }
   return (
     <section className="min-w-0">
       <h2 className="mb-1 text-title font-bold">{title}</h2>
-      <p className="mb-2 text-quiet">{says}</p>
+      {says && <p className="mb-2 text-quiet">{says}</p>}
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={title}>
         <Grid
           label={`${title}, typed`}
           rows={items.map((item): Shown<Item> => ({ item }))}
           last={{ item: null }}
           idOf={idOf}
+          {...(onPick ? { rowClass: (shown: Shown<Item>) => (idOf(shown) === picked ? 'bg-paper' : '') } : {})}
           columns={[
+            ...(onPick ? [pickColumn] : []),
             ...fields.map((field): GridColumn<Shown<Item>> => ({
               id: field.field,
               head: field.label,
@@ -138,23 +140,31 @@ export function TypedTable<Item extends { id: string; name: string }, Row extend
                 shown.item ? (
                   <Button
                     look="quiet"
-                    onClick={() => changeDraft((before) => (shown.item ? takeOut(before, shown.item.id) : before))}
+                    className="!px-1"
+                    onClick={() =>
+                      changeDraft(kind, (before) => (shown.item ? takeOut(before, shown.item.id) : before))
+                    }
                   >
                     Take out
                   </Button>
                 ) : (
-                  <Button onClick={() => store(shown)}>Add</Button>
+                  <Button aria-label={`Add the ${one}`} onClick={() => store(shown)}>
+                    Add
+                  </Button>
                 ),
             },
           ]}
-          under={(shown) => <Problems of={handOf(shown).problems} />}
+          under={(shown) => {
+            const { problems } = handOf(shown)
+            return problems.length > 0 ? <Problems of={problems} /> : null
+          }}
         />
       </div>
     </section>
   )
 }
 
-function Problems({ of }: { of: RowInHand<object>['problems'] }) {
+export function Problems({ of }: { of: RowInHand<object>['problems'] }) {
   if (of.length === 0) return null
   return (
     <ul role="alert" className="border-l-[5px] border-stop pl-3 font-semibold text-stop">

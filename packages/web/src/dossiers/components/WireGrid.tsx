@@ -15,7 +15,7 @@ import { useState } from 'react'
 import { Grid, type GridColumn } from '../../ui/Grid.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { WireChip } from '../../wiring/index.ts'
-import { changeDraft } from '../draftStore.ts'
+import { changeMachine } from '../draftStore.ts'
 
 export interface Reading {
   order: ColourOrder
@@ -44,7 +44,7 @@ export function WireGrid({
   const change = (cavity: number, part: Partial<Row>) => {
     const next = rows.map((row) => (row.cavity === cavity ? { ...row, ...part } : row))
     setRows(next)
-    changeDraft((before) => withPinout(before, connector.id, entriesOf(next, reading)))
+    changeMachine((before) => withPinout(before, connector.id, entriesOf(next, reading)))
   }
   const read = ({ colour }: Row) =>
     colour.trim() === '' ? null : readWireColour(colour, reading.order, reading.language)

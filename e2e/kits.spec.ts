@@ -1,0 +1,202 @@
+import type { Locator, Page } from '@playwright/test'
+import { expect, expectAccessible, test } from './support/fixtures.ts'
+
+/** A hand at keys and pointer that counts: 60 ms a key, a second every other act. */
+function handOf(page: Page) {
+  let keys = 0
+  let acts = 0
+  const type = async (text: string) => {
+    keys += text.length
+    await page.keyboard.insertText(text)
+  }
+  return {
+    seconds: () => keys * 0.06 + acts,
+    type,
+    async press(key: string) {
+      keys++
+      await page.keyboard.press(key)
+    },
+    async tap(at: Locator) {
+      acts++
+      await at.click()
+    },
+    async pick(at: Locator, choice: string) {
+      acts++
+      await at.selectOption(choice)
+    },
+    /** Over whatever stands in the field. */
+    async write(at: Locator, text: string) {
+      acts++
+      await at.click()
+      await page.keyboard.press('ControlOrMeta+A')
+      await type(text)
+    },
+  }
+}
+
+async function newKit(page: Page, model: string, from: string): Promise<void> {
+  await page.goto('/dossiers')
+  await page.getByRole('button', { name: 'Kit', exact: true }).click()
+  await page.getByLabel('Maker').fill('Hut')
+  await page.getByLabel('Model').fill(model)
+  await page.locator('select[name=from]').selectOption({ label: from })
+}
+
+test('a four-channel pulse kit with wideband is written from nothing in under ten minutes', async ({ page }) => {
+  await newKit(page, 'Pulse 4W', 'something else')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByText('version 1, being written')).toBeVisible()
+  const hand = handOf(page)
+  const ends = page.getByRole('table', { name: 'Ends, typed' })
+  /** One row, typed left to right; Enter keeps it. */
+  const addEnd = async (tag: string, name: string, kind: string, wants: string, out: string, branch: string) => {
+    const row = ends.locator('tbody').last()
+    await hand.write(row.getByLabel('Tag, new end'), tag)
+    await hand.press('Tab')
+    await hand.type(name)
+    if (kind !== 'pair') await hand.pick(row.getByLabel('Is a, new end'), kind)
+    if (wants !== '') await hand.write(row.getByLabel('For, new end'), wants)
+    await hand.write(row.getByLabel('Leaves at, mm, new end'), out)
+    await hand.write(row.getByLabel('Branch, mm, new end'), branch)
+    await hand.press('Enter')
+    await expect(ends.getByLabel(`Tag, ${name}`, { exact: true })).toHaveValue(tag)
+  }
+  await hand.tap(page.getByRole('tab', { name: 'Module' }))
+  await hand.write(page.getByLabel('What it is'), 'pulse piggyback, four injectors, wideband')
+  await hand.write(page.getByRole('textbox', { name: 'Module', exact: true }), 'Pulse module')
+  await hand.write(page.getByLabel('Length, width, height, mm'), '112 78 30')
+  await hand.write(page.getByLabel('Draws, A'), '1.4')
+  await hand.write(page.getByLabel('Warmest place, °C'), '80')
+  await hand.write(page.getByLabel('Trunk, mm'), '1000')
+  await hand.press('Tab')
+  await hand.write(page.getByLabel('Socket, new socket'), 'Sensor socket')
+  await hand.press('Enter')
+  await hand.write(page.getByLabel('On, off, on, off, ms, new lamp sign'), '200 800')
+  await hand.pick(page.getByLabel('Does, new lamp sign'), 'rhythm')
+  await hand.write(page.getByLabel('Means, new lamp sign'), 'no engine speed is seen')
+  await hand.write(page.getByLabel('Then, new lamp sign'), 'look at the crank pair')
+  await hand.press('Enter')
+  await hand.tap(page.getByRole('tab', { name: 'Loom' }))
+  for (const n of [1, 2, 3, 4])
+    await addEnd(`I${n}`, `Injector pair ${n}`, 'pair', `injector ${n}`, String(840 + 40 * n), String(200 + 50 * n))
+  await addEnd('K', 'Crank pair', 'pair', 'crank', '300', '850')
+  await addEnd('T', 'Throttle lead', 'lead', 'throttle', '1000', '320')
+  await addEnd('F', 'Feed lead', 'lead', 'switched supply', '100', '600')
+  await addEnd('W', 'Sensor plug', 'plug', '', '900', '900')
+  await hand.tap(page.getByRole('tab', { name: 'In the box' }))
+  for (const part of ['Pulse module', 'Loom', 'Wideband sensor', 'Boss with plug']) {
+    await hand.write(page.getByLabel('Part, new part'), part)
+    await hand.press('Enter')
+    await expect(page.getByLabel(`Part, ${part}`, { exact: true })).toBeVisible()
+  }
+  await hand.tap(page.getByRole('tab', { name: 'Set and trim' }))
+  await hand.write(page.getByLabel('Setting, new setting'), 'Cylinders')
+  await hand.write(page.getByLabel('Choices, new setting'), '1; 2; 4')
+  await hand.write(page.getByLabel('Ships on, new setting'), '4')
+  await hand.write(page.getByLabel('Why it matters, new setting'), 'sets how many channels answer')
+  await hand.press('Enter')
+  await hand.tap(page.getByRole('tab', { name: 'Sheet' }))
+  await hand.pick(page.getByLabel('On the machine'), 'ostrel-kittiwake-640')
+  await hand.tap(page.getByLabel('The loom was made for this machine'))
+  await hand.write(page.getByLabel('Factory wire for Throttle lead'), 'gy/bk')
+  await hand.press('Enter')
+  await hand.pick(page.getByLabel('Stud for Ground ring'), 'battery-negative')
+  await expect(page.getByText('Nothing is missing')).toBeVisible()
+  await expectAccessible(page)
+  await hand.tap(page.getByRole('button', { name: 'Publish version 1' }))
+  expect(hand.seconds()).toBeLessThan(600)
+  test.info().annotations.push({ type: 'seconds', description: hand.seconds().toFixed(0) })
+  await expect(page.getByRole('heading', { name: '9 ends' })).toBeVisible()
+  await expect(page.getByRole('group', { name: 'Loom of the Pulse 4W, to scale' })).toBeVisible()
+  await expectAccessible(page)
+  await page.getByText('Machines it goes on').click()
+  await expect(page.getByRole('link', { name: 'Ostrel Kittiwake 640 Four' })).toBeVisible()
+})
+
+test('from its class the same is there in two minutes, with steps, and a job opens on it', async ({ page }) => {
+  const hand = handOf(page)
+  await newKit(page, 'Class 4W', 'a usual pulse piggyback')
+  await hand.write(page.getByLabel('Cylinders'), '4')
+  await hand.pick(page.locator('select[name=wideband]'), 'yes')
+  await hand.tap(page.getByRole('button', { name: 'Write it down' }))
+  await expect(page.getByText('Without its size no place is judged for room.')).toBeVisible()
+  await hand.tap(page.getByRole('tab', { name: 'Module' }))
+  await hand.write(page.getByLabel('Length, width, height, mm'), '112 78 30')
+  await hand.write(page.getByLabel('Warmest place, °C'), '80')
+  await hand.press('Tab')
+  await hand.tap(page.getByRole('tab', { name: 'Sheet' }))
+  await hand.pick(page.getByLabel('On the machine'), 'ostrel-kittiwake-640')
+  await hand.tap(page.getByLabel('The loom was made for this machine'))
+  await hand.tap(page.getByRole('button', { name: 'Publish version 1' }))
+  expect(hand.seconds()).toBeLessThan(120)
+  test.info().annotations.push({ type: 'seconds', description: hand.seconds().toFixed(0) })
+  await expect(page.getByRole('heading', { name: '14 ends' })).toBeVisible()
+  await page.goto('/new')
+  await page.getByRole('radio', { name: /Kittiwake 640/ }).check()
+  await page.getByRole('radio', { name: /Class 4W/ }).check()
+  await page.getByRole('button', { name: 'Open the job' }).click()
+  await page.getByRole('link', { name: /Hook up/ }).click()
+  await expect(page.getByRole('heading', { name: /^0 of 14 ends connected/ })).toBeVisible()
+})
+
+test('a copy is varied: a length by keys and by hand, a wire that is wrong, an end that goes', async ({
+  page,
+  cutting,
+  context,
+}) => {
+  await newKit(page, 'Diesel copy', 'a copy of Thistle D3')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  const branch = page.getByRole('slider', { name: 'Branch of Rail pair' })
+  await branch.focus()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Shift+ArrowRight')
+  await expect(branch).toHaveAttribute('aria-valuetext', '810 mm')
+  await expect(page.getByLabel('Branch, mm, Rail pair')).toHaveValue('810')
+  const box = await branch.boundingBox()
+  if (!box) throw new Error('the end of the branch is not drawn')
+  await page.mouse.move(box.x + 4, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x - 60, box.y + box.height / 2, { steps: 4 })
+  await page.mouse.up()
+  const dragged = Number(await branch.getAttribute('aria-valuenow'))
+  expect(dragged).toBeLessThan(760)
+  expect(dragged % 10).toBe(0)
+  // What does not read stays with its reason; nothing of it is lost.
+  const colour = page.getByLabel('Colour, cavity 2')
+  await colour.fill('mud')
+  await colour.press('Enter')
+  await expect(page.getByText('"mud" is no colour')).toBeVisible()
+  await expect(colour).toHaveValue('mud')
+  await colour.fill('ws/sw')
+  await colour.press('Enter')
+  await expect(page.getByLabel('Colour, cavity 2')).toHaveValue('white/black')
+  // What contradicts itself is said, and leads to its place.
+  await page.getByLabel('Cavity, cavity 3').fill('2')
+  await page.getByLabel('Cavity, cavity 3').press('Enter')
+  await page.getByRole('tab', { name: 'Steps' }).click()
+  await expect(page.getByRole('button', { name: 'Publish version 1' })).toBeDisabled()
+  await page.getByRole('button', { name: /is said twice/ }).click()
+  await expect(page.getByRole('heading', { name: 'Wires of Rail pair' })).toBeVisible()
+  // With the link down it is kept here, contradiction and all, over a reload too.
+  cutting.link = true
+  await context.setOffline(true)
+  await page.getByLabel('End, Rail pair').fill('Rail pair, long')
+  await page.getByLabel('End, Rail pair').press('Enter')
+  await expect(page.getByText('kept here')).toBeVisible()
+  await context.setOffline(false)
+  await page.reload()
+  await expect(page.getByLabel('End, Rail pair, long')).toBeVisible()
+  await page.getByRole('button', { name: 'All of Rail pair, long' }).click()
+  await page.getByLabel('Cavity, cavity 2').last().fill('3')
+  await page.getByLabel('Cavity, cavity 2').last().press('Enter')
+  await expect(page.getByRole('button', { name: 'Publish version 1' })).toBeEnabled()
+  await page
+    .getByRole('row')
+    .filter({ has: page.getByLabel('Tag, Selector port') })
+    .getByRole('button', { name: 'Take out' })
+    .click()
+  await page.getByRole('button', { name: 'Publish version 1' }).click()
+  await expect(page.getByRole('heading', { name: '7 ends' })).toBeVisible()
+  await page.getByRole('button', { name: 'Write the next version' }).click()
+  await expect(page.getByText('version 2, being written')).toBeVisible()
+})

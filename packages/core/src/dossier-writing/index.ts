@@ -1,0 +1,42 @@
+export {
+  cloneKit,
+  emptyEndRow,
+  endRow,
+  endRowFields,
+  kitListBegins,
+  kitListFields,
+  kitLists,
+  withEnd,
+  withEndFields,
+  withKitRow,
+  withLength,
+  withLine,
+  withoutEnd,
+  withoutLine,
+  type KitList,
+} from './editKit.ts'
+export { endFields, kitHead, lastWords, lineFields, moduleFields, stepFields, stepRow, trimFields } from './kitForms.ts'
+export {
+  sheetChoices,
+  sheetMachines,
+  sheetRows,
+  withFit,
+  withSheetEntry,
+  withSheetPlace,
+  type SheetRow,
+} from './kitSheet.ts'
+export { askedOf, kitClasses, plainKit, type KitAsked, type KitClass } from './kitClasses.ts'
+export { kitFromClass } from './kitTemplates.ts'
+export { loomTree, metresAt, type LoomTree, type TreeRow } from './loomTree.ts'
+export { missingFromKit, type MissingFromKit } from './missingFromKit.ts'
+export { readSort, sortSuggestions, sortText } from './sortWords.ts'
+export {
+  readDraft,
+  textsOf,
+  typed,
+  withTyped,
+  withoutOne,
+  type Documents,
+  type Texts,
+  type TypedField,
+} from './typedField.ts'

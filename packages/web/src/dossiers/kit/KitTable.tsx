@@ -1,0 +1,55 @@
+import {
+  kitListBegins,
+  kitListFields,
+  textsOf,
+  withKitRow,
+  withoutOne,
+  type KitList,
+} from '@tidy-badger/core/dossier-writing'
+import type { Kit } from '@tidy-badger/core/dossiers'
+import { FieldTable } from '../components/FieldTable.tsx'
+
+/** A list of the kit, one row a thing. */
+export function KitTable({
+  kit,
+  list,
+  title,
+  says,
+  one,
+  picked,
+  onPick,
+}: {
+  kit: Kit
+  list: KitList
+  title: string
+  says?: string
+  one: string
+  picked?: string | null
+  onPick?: (id: string) => void
+}) {
+  const fields = kitListFields(kit, list)
+  const items: readonly object[] = kit[list] ?? []
+  return (
+    <FieldTable
+      kind="kit"
+      title={title}
+      {...(says === undefined ? {} : { says })}
+      one={one}
+      fields={fields}
+      items={items.map((item, i) => {
+        const texts = textsOf(item, fields)
+        const name = ['name', 'means', 'method', 'says', 'text'].flatMap((field) => texts[field] || [])[0]
+        return { id: String(i), name: name ?? `${one} ${i + 1}`, texts }
+      })}
+      document={kit}
+      empty={textsOf(kitListBegins[list], fields)}
+      keep={(now, id, texts) => withKitRow(now, list, id === null ? null : Number(id), texts)}
+      takeOut={(now, id) => {
+        const less = withoutOne('kit', now, list, Number(id))
+        return less.ok ? less.value : now
+      }}
+      {...(picked === undefined ? {} : { picked })}
+      {...(onPick ? { onPick } : {})}
+    />
+  )
+}
