@@ -1,4 +1,4 @@
-import { wantedSupplies, type Machine, type MeterState, type SignalRole } from '../dossiers/index.ts'
+import { wantedSupplies, type Machine, type MeterState, type Net, type SignalRole } from '../dossiers/index.ts'
 
 /** Below this nothing works, V. */
 export const workingVolts = 6
@@ -37,8 +37,18 @@ export function isLive(signal: 'supply-always' | 'supply-switched', role: Signal
   return role === 'fuel-pump' ? turning.includes(state) : true
 }
 
-/** What a sensor gives out, as a share of its 5 V; `null` where it is no divider. Figures of general practice. */
-export function outputShare(role: SignalRole, track: 1 | 2 | undefined, byWire: boolean, state: MeterState): number {
+/**
+ * What a sensor gives out, as a share of its 5 V: figures of general practice, but for pressures of the intake, which are measured to one
+ * bar or to three; what this machine's should show says which.
+ */
+export function outputShare(
+  { role, track, readings }: Pick<Net, 'role' | 'track' | 'readings'>,
+  byWire: boolean,
+  state: MeterState,
+): number {
+  const stated = readings?.find((reading) => reading.unit === 'V' && reading.state === state)
+  if (stated && (role === 'manifold-pressure' || role === 'boost-pressure'))
+    return Math.min(0.98, Math.max(0.02, (stated.low + stated.high) / 2 / 5))
   const open = state === 'key on, fully open'
   switch (role) {
     case 'throttle-position':
@@ -74,6 +84,9 @@ export const thermistorRoles: readonly SignalRole[] = [
   'fuel-temperature',
   'exhaust-temperature',
 ]
+
+/** What a sensor that is a mere resistor is asked through, Ω. */
+export const pullUpOhms = 2200
 
 /** Cold 2.5 kΩ at 20 °C; 0.3 kΩ at 85 °C once the engine is warm. */
 export function thermistorOhms(role: SignalRole, state: MeterState): number {

@@ -137,7 +137,7 @@ function drawSensor(drawn: Drawn, pins: readonly Pin[], pin: Pin, back: string):
     return
   }
   const reference = nearest(pins, pin, (other) => other.net.signal === 'reference-5v')
-  const share = outputShare(net.role, net.track, isByWire(machine), state)
+  const share = outputShare(net, isByWire(machine), state)
   // A sensor on a reference is a divider: without its ground it goes to the reference, without its reference to ground.
   if (reference) draw.resistor(node, reference.node, 4000 * (1 - share))
   const sender = net.role === 'level' || net.role === 'lamp' ? 100 : 2500

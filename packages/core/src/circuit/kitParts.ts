@@ -12,7 +12,7 @@ import { supplyOf } from '../electrical/index.ts'
 import type { Connection } from '../wiring/index.ts'
 import { drawUnit } from './controlUnits.ts'
 import { drawTerminator } from './deviceParts.ts'
-import { workingVolts } from './deviceFigures.ts'
+import { pullUpOhms, thermistorRoles, workingVolts } from './deviceFigures.ts'
 import { devicePin, leadFlow, leadNode, loomPin, moduleFlow, moduleNode, studNode, wireAtPin } from './drawNetwork.ts'
 import type { FittedKit } from './model.ts'
 import { cavityName, contactOhms, wireOhms, type Drawn, type Pin } from './machineParts.ts'
@@ -22,6 +22,7 @@ const jointOhms = 0.003
 /** What a module's input takes, Ω. */
 const inputOhms = 1e6
 const ratedVolts = 12.6
+const referenceVolts = 5
 
 /** Cavities that the connections take off their devices, and wires that they cut. */
 export function parted(fitted: readonly FittedKit[]): Pick<Drawn, 'apart' | 'cut'> {
@@ -49,7 +50,7 @@ export function drawKits(drawn: Drawn, fitted: readonly FittedKit[]): void {
     const module = moduleOf(kit)
     // With the key off it sleeps, or waits.
     const takesA = drawn.state === 'key off' ? kit.module.idleMa / 1000 : Math.max(0.01, awakeA(kit))
-    drawn.draw.resistor(module.supply, module.ground, ratedVolts / Math.max(1e-5, takesA), moduleFlow(kit.id))
+    drawn.draw.resistor(module.supply, module.ground, module.ratedV / Math.max(1e-5, takesA), moduleFlow(kit.id))
     drawn.draw.resistor(module.reference, module.ground, 10_000)
     if (module.coil !== null) drawRelay(drawn, module)
     drawStandIn(drawn, module, kit, connections)
@@ -69,6 +70,10 @@ function awakeA(kit: Kit): number {
 
 interface Module {
   kit: string
+  /** What it is made to live from, V; at half of that it still does its work. */
+  ratedV: number
+  /** It lives from the reference and the sensor ground of its pair. */
+  onReference: boolean
   supply: string
   ground: string
   /** What it measures against. */
@@ -85,6 +90,8 @@ function moduleOf(kit: Kit): Module {
   const { kind, coil } = supplyOf(kit)
   return {
     kit: kit.id,
+    ratedV: kind === 'reference' ? referenceVolts : ratedVolts,
+    onReference: kind === 'reference',
     supply: inside('supply'),
     ground: inside('ground'),
     reference: inside('reference'),
@@ -181,8 +188,7 @@ function drawAnswer(drawn: Drawn, module: Module, end: FlyingLead): void {
     return
   }
   const heard = module.inside(`input of ${end.cut?.partner ?? end.id}`)
-  if (before(module.supply, module.ground) > workingVolts)
-    draw.source(own, module.ground, before(heard, module.ground), 100)
+  if (works(drawn, module)) draw.source(own, module.ground, before(heard, module.ground), 100)
 }
 
 function drawPair(drawn: Drawn, module: Module, end: InlinePair, connections: readonly Connection[]): void {
@@ -206,9 +212,11 @@ function drawPair(drawn: Drawn, module: Module, end: InlinePair, connections: re
       const [from, out] = drives ? [factory, device] : [device, factory]
       draw.resistor(from, inside, ohms(areaMm2))
       draw.resistor(inside, module.ground, inputOhms)
+      // A resistor of a sensor is asked as the control unit asks it.
+      if (thermistorRoles.includes(wants.role) && works(drawn, module))
+        draw.source(inside, module.ground, referenceVolts, pullUpOhms)
       // A drive is answered by a switch, open as long as nothing is injected; a sensor by what it said.
-      if (!drives && drawn.before(module.supply, module.ground) > workingVolts)
-        draw.source(out, module.ground, drawn.before(inside, module.ground), 100)
+      if (!drives && works(drawn, module)) draw.source(out, module.ground, drawn.before(inside, module.ground), 100)
       else draw.node(out)
       continue
     }
@@ -218,8 +226,15 @@ function drawPair(drawn: Drawn, module: Module, end: InlinePair, connections: re
   }
 }
 
+/** Whether it has enough to do its work. */
+function works({ before }: Drawn, module: Module): boolean {
+  return before(module.supply, module.ground) > Math.min(workingVolts, module.ratedV / 2 + 1)
+}
+
 /** A tapped supply or ground is where the module lives from. */
 function feeds(module: Module, signal: string): string | null {
+  if (module.onReference && signal === 'reference-5v') return module.supply
+  if (module.onReference && signal === 'sensor-ground') return module.ground
   if (signal === 'supply-switched' || signal === 'supply-always') return module.supply
   return signal === 'power-ground' ? module.ground : null
 }

@@ -84,7 +84,9 @@ function atPins(machine: Machine, kit: Kit, circuit: Circuit): ModuleSupply {
   const supplyV = volts({ module: kit.id, pin: 'supply' }, { module: kit.id, pin: 'ground' })
   const groundV = volts({ module: kit.id, pin: 'ground' }, metal)
   const batteryV = post ? volts({ stud: post.id }, metal) : null
-  const lives = supplyV !== null && groundV !== null && batteryV !== null && supplyV > 1
+  // What lives from a reference has not lost what the control unit keeps.
+  const fromBattery = supplyOf(kit).kind !== 'reference'
+  const lives = fromBattery && supplyV !== null && groundV !== null && batteryV !== null && supplyV > 1
   return {
     state: circuit.state,
     supplyV,

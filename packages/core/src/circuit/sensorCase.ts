@@ -49,7 +49,7 @@ export function sensorOf(machine: Machine): Sensor {
         signal: signal.wire,
         ground: ground[0].wire,
         pin: (what) => ({ connector: connector.id, cavity: cavities[what] }),
-        share: outputShare(net.role, net.track, byWire, 'key on'),
+        share: outputShare(net, byWire, 'key on'),
         tracks: signals.length,
         dividing: signals.filter(({ wire }) => dividers.includes(nets.get(wire.net)?.role ?? 'supply')).length,
         net: net.id,

@@ -6,7 +6,7 @@ import type { Cell } from './cells.ts'
 function shortForm(name: string, within: string): Cell | null {
   if (name === 'cavities') return cells.cavities
   if (name === 'minutes' || ((name === 'off' || name === 'on') && within !== 'reading')) return cells.minutes
-  if (name === 'colour' && within !== 'shell' && within !== 'lock') return cells.wireColour
+  if (name === 'colour' && !['shell', 'lock', 'lamps'].includes(within)) return cells.wireColour
   return null
 }
 

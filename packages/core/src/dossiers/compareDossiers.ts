@@ -86,6 +86,7 @@ function machineChanges(before: Machine, after: Machine): DossierChange[] {
             ? ''
             : `shell is now ${b.shell.colour}, ${b.shell.outline}, key ${b.shell.key}`,
           a.lock.kind === b.lock.kind ? '' : `lock is now ${b.lock.kind}`,
+          a.up === b.up ? '' : `sits ${b.up ?? 'either way up'}`,
           a.role === b.role ? '' : `sits on: ${b.role ?? 'not said'}`,
           a.endsBus === b.endsBus ? '' : b.endsBus ? 'ends the bus' : 'does not end the bus any more',
         ].filter((part) => part !== ''),

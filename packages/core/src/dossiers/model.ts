@@ -83,6 +83,8 @@ export interface Connector {
   gender: 'female' | 'male'
   cavities: Cavity[]
   lock: Lock
+  /** Which way up it sits, in words, where its halves would nearly meet the wrong way round. */
+  up?: string
   /** A plug of a control unit: signals start or end here. */
   ecu?: boolean
   /** What it sits on; without it, what its device is called says it. */

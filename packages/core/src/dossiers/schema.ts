@@ -49,6 +49,7 @@ const connector = z.strictObject({
   gender,
   cavities,
   lock,
+  up: words.optional(),
   ecu: z.boolean().optional(),
   role: z.enum(deviceRoles).optional(),
   endsBus: z.boolean().optional(),

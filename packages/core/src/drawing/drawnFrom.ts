@@ -58,7 +58,12 @@ function drawMachine({ body, engine, class: kind }: DrawnMachine, view: 'side' |
       return side ? snowSide(body) : snowTop(body)
     case 'car':
     case 'pickup': {
-      const figures = { cylinders, diesel: engine.fuel === 'diesel', bed: body.form === 'pickup' }
+      const figures = {
+        cylinders,
+        diesel: engine.fuel === 'diesel',
+        bed: body.form === 'pickup',
+        hatch: /hatch/i.test(kind),
+      }
       return side ? roadSide(body, figures) : roadTop(body, figures)
     }
     case 'field machine':

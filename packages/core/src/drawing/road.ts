@@ -8,6 +8,8 @@ export interface RoadFigures {
   diesel: boolean
   /** A separate bed behind the cab. */
   bed: boolean
+  /** The roof runs on to a steep tailgate. */
+  hatch?: boolean
 }
 
 /** Where the cab of a pickup ends, as a share of its length: two doors with a short bed, one row with a long one, two rows. */

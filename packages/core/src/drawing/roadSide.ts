@@ -26,7 +26,14 @@ function arch(hub: Point, r: number, low: number): Point[] {
   ]
 }
 
-function skin(sheet: Sheet, { at, front, rear, r, H, L, cab }: Road, { bed }: RoadFigures): void {
+/** A car's line over roof and tail: down to a boot, or on to a steep tailgate. */
+function tailOf(at: Road['at'], hatch: boolean): Point[] {
+  return hatch
+    ? [at(0.62, 0.985), at(0.86, 0.93), at(0.965, 0.66), at(0.99, 0.5), at(0.99, 0.28)]
+    : [at(0.62, 0.98), at(0.82, 0.72), at(0.97, 0.68), at(0.99, 0.5), at(0.99, 0.28)]
+}
+
+function skin(sheet: Sheet, { at, front, rear, r, H, L, cab }: Road, { bed, hatch = false }: RoadFigures): void {
   const low = H * (bed ? 0.24 : 0.16)
   const under = (x: number): Point => [x, low]
   const upper: Point[] = bed
@@ -50,17 +57,16 @@ function skin(sheet: Sheet, { at, front, rear, r, H, L, cab }: Road, { bed }: Ro
         at(0.28, 0.66),
         at(0.4, 0.95),
         at(0.48, 0.99),
-        at(0.62, 0.98),
-        at(0.82, 0.72),
-        at(0.97, 0.68),
-        at(0.99, 0.5),
-        at(0.99, 0.28),
+        ...tailOf(at, hatch),
       ]
   const lower = [under(L * 0.98), ...arch(rear, r, low), ...arch(front, r, low), under(L * 0.03)]
   sheet.area('body', straight([...upper, ...lower]), 'near', 3)
   const glassTop = bed
     ? [at(0.285, 0.66), at(0.36, 0.92), at(0.4, 0.95), at(cab - 0.05, 0.945), at(cab - 0.03, 0.68)]
-    : [at(0.3, 0.67), at(0.415, 0.92), at(0.48, 0.95), at(0.61, 0.94), at(0.77, 0.71)]
+    : [
+        ...[at(0.3, 0.67), at(0.415, 0.92), at(0.48, 0.95), at(0.61, 0.95)],
+        ...(hatch ? [at(0.83, 0.9), at(0.91, 0.68)] : [at(0.77, 0.71)]),
+      ]
   sheet.area('windows', straight(glassTop), 'glass', 1)
   if (bed)
     sheet.area(

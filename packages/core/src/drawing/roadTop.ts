@@ -6,7 +6,7 @@ import { bar, block, disc, Sheet, smooth, straight, type Point, type Scene } fro
 import { wheelTop } from './wheels.ts'
 
 /** A car or pickup from above: the engine bay open, the cabin under glass. */
-export function roadTop(body: Body, { cylinders, diesel, bed }: RoadFigures): Scene {
+export function roadTop(body: Body, { cylinders, diesel, bed, hatch = false }: RoadFigures): Scene {
   const sheet = new Sheet()
   const { front, rear, r, L, W, cab } = roadOf(body, bed)
   const at = topAt(body)
@@ -94,7 +94,11 @@ export function roadTop(body: Body, { cylinders, diesel, bed }: RoadFigures): Sc
         'glass',
         1,
       )
-  const [screenFrom, screenTo, roofTo, backTo] = bed ? [0.28, 0.35, cab - 0.06, cab - 0.015] : [0.29, 0.4, 0.62, 0.78]
+  const [screenFrom, screenTo, roofTo, backTo] = bed
+    ? [0.28, 0.35, cab - 0.06, cab - 0.015]
+    : hatch
+      ? [0.29, 0.4, 0.84, 0.95]
+      : [0.29, 0.4, 0.62, 0.78]
   sheet
     .area(
       'windscreen',
@@ -136,6 +140,7 @@ export function roadTop(body: Body, { cylinders, diesel, bed }: RoadFigures): Sc
       2,
     )
     for (let v = -0.7; v < 0.75; v += 0.2) sheet.line('bed', straight([at(cab + 0.015, v), at(0.975, v)], false))
-  } else sheet.line('boot lid', smooth([at(0.82, -0.74), at(0.84, 0), at(0.82, 0.74)]), 1)
+  } else if (hatch) sheet.line('tailgate', straight([at(backTo, -0.74), at(backTo, 0.74)], false), 1)
+  else sheet.line('boot lid', smooth([at(0.82, -0.74), at(0.84, 0), at(0.82, 0.74)]), 1)
   return sheet.shapes
 }

@@ -8,6 +8,7 @@ import {
   type Machine,
   type Net,
   type NetId,
+  type SignalKind,
 } from '../dossiers/index.ts'
 import { caseWords, isStop, judgeFeed, relayCoilA, targetWords, type Match } from '../wiring/index.ts'
 import { idleDrain } from './idleDrain.ts'
@@ -34,6 +35,7 @@ export type FeedKind =
   | 'accessory socket'
   | 'starter stud'
   | 'from the injectors'
+  | 'from the reference'
   | 'control unit'
   | 'nothing'
 
@@ -88,19 +90,17 @@ export function feedOptions(
   const planned = supply.feed && netOfMatch(machine, matches, supply.feed.id)
   const coilNet = supply.coil && netOfMatch(machine, matches, supply.coil.id)
   const batteryChecks = alwaysLiveChecks(machine, kit)
-  if (supply.kind === 'injectors' || supply.kind === 'control unit') {
-    const net = supply.kind === 'injectors' ? injectorFeed(machine, matches) : undefined
+  if (supply.kind === 'injectors' || supply.kind === 'reference' || supply.kind === 'control unit') {
+    const { kind, signal, spare, ...words } = ownFeeds[supply.kind]
+    const net = signal && pairedFeed(machine, matches, signal)
     options.push(
       withVerdict({
         id: supply.kind,
-        kind: supply.kind === 'control unit' ? 'control unit' : 'from the injectors',
-        ...ownFeedWords[supply.kind],
+        kind,
+        ...words,
         ...(net ? { net: net.id } : {}),
         verdict: 'possible',
-        checks:
-          net?.spareA === undefined
-            ? []
-            : [atMost('Load against the spare of the injector feed', continuousA, net.spareA, 'A', spareSource)],
+        checks: net?.spareA === undefined ? [] : [atMost(spare, continuousA, net.spareA, 'A', spareSource)],
         materials: [],
         steps: ['Nothing to join: the plug brings it.'],
         own: true,
@@ -366,28 +366,45 @@ function placeOfNet(machine: Machine, net: Net, matches: readonly Match[]): stri
   return place ? targetWords(machine, { connector: place.connector, cavity: place.cavity }) : null
 }
 
-const ownFeedWords = {
+/** Ways that need no joint of their own, and the circuit in the kit's own plugs each hangs on. */
+const ownFeeds: Record<
+  'injectors' | 'reference' | 'control unit',
+  Pick<FeedOption, 'kind' | 'name' | 'where' | 'why'> & { signal?: SignalKind; spare: string }
+> = {
   injectors: {
+    kind: 'from the injectors',
     name: "From the injectors' own feed",
     where: 'in the injector pairs',
     why: 'The pairs carry the supply along; it dies with the key and is fused by the machine.',
+    signal: 'supply-switched',
+    spare: 'Load against the spare of the injector feed',
+  },
+  reference: {
+    kind: 'from the reference',
+    name: 'From the 5 V of the plug it sits in',
+    where: 'in the pair itself',
+    why: 'The pair carries the reference along; it dies with the key, and the control unit watches it.',
+    signal: 'reference-5v',
+    spare: 'Load against the spare of the reference',
   },
   'control unit': {
+    kind: 'control unit',
     name: "From the control unit's own plug",
     where: 'in the header',
     why: 'It sits on the wires of the control unit it replaces.',
+    spare: '',
   },
 }
 
-/** The switched supply that comes along in a plug the kit goes between. */
-function injectorFeed(machine: Machine, matches: readonly Match[]): Net | undefined {
+/** The circuit of that kind that comes along in a plug the kit goes between. */
+function pairedFeed(machine: Machine, matches: readonly Match[], signal: SignalKind): Net | undefined {
   const { wiresOf } = machineIndex(machine)
   const paired = matches.flatMap(({ target }) =>
     target && 'connector' in target && !('cavity' in target) ? [target.connector] : [],
   )
   return machine.nets.find(
     (net) =>
-      net.signal === 'supply-switched' &&
+      net.signal === signal &&
       paired.some((connector) => (wiresOf.get(connector) ?? []).some(({ wire }) => wire.net === net.id)),
   )
 }

@@ -27,6 +27,7 @@ export interface SupplyLine {
 
 /** A rested battery, V. */
 const batteryV = 12.8
+const referenceV = 5
 /** Contact of a relay and of a fuse with its holder, Ω. */
 const contactOhm = 0.01
 const fuseOhm = 0.012
@@ -65,16 +66,18 @@ export function supplyLine(
     const resistanceOhm = runResistanceOhm(lengthM, end.areaMm2, Math.min(conductorC, insulationC))
     return { lengthM, areaMm2: end.areaMm2, resistanceOhm, dropV: resistanceOhm * amps, conductorC }
   }
-  let volts = batteryV
+  let volts = supply.kind === 'reference' ? referenceV : batteryV
   const add = (joint: LineJoint) => joints.push({ ...joint, volts: Math.round(joint.volts * 1000) / 1000 })
   const fedBy = feed && netOfMatch(machine, matches, feed.id)
   const sourceName = feed
     ? (targetOf(feed) && targetWords(machine, targetOf(feed) ?? { closed: 'cap' }, kit)) || 'not joined yet'
     : supply.kind === 'injectors'
       ? "the injectors' own feed"
-      : supply.kind === 'none'
-        ? 'nothing in this loom brings any'
-        : "the control unit's plug"
+      : supply.kind === 'reference'
+        ? 'the 5 V of the plug it sits in'
+        : supply.kind === 'none'
+          ? 'nothing in this loom brings any'
+          : "the control unit's plug"
   add({ id: 'source', what: 'source', name: `${fedBy?.name ?? 'Feed'}: ${sourceName}`, volts, amps: continuousA })
   if (feed && (supply.kind === 'battery ring' || supply.kind === 'relay')) {
     const line = { continuousA, areaMm2: feed.areaMm2, ambientC: ambientOf(feed), bundled: true }

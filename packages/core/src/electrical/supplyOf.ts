@@ -12,9 +12,9 @@ import {
 } from '../dossiers/index.ts'
 import { currentOf, type Match } from '../wiring/index.ts'
 
-/** How a kit gets its current, by what its loom is made of. `none`: nothing in the loom brings any. */
+/** How a kit gets its current, by what its loom is made of. `reference`: from the 5 V of a sensor's plug; `none`: nothing in the loom brings any. */
 export interface Supply {
-  kind: 'injectors' | 'control unit' | 'switched lead' | 'battery ring' | 'relay' | 'none'
+  kind: 'injectors' | 'reference' | 'control unit' | 'switched lead' | 'battery ring' | 'relay' | 'none'
   /** What all feeds together carry for good, A, and in the first half minute of a cold heater. */
   continuousA: number
   inrushA: number
@@ -47,14 +47,15 @@ export function supplyOf(kit: Kit): Supply {
   if (rings.length > 0)
     return coil ? { kind: 'relay', ...common, feed, coil } : { kind: 'battery ring', ...common, feed }
   if (feed) return { kind: 'switched lead', ...common, feed }
-  const supplied = (does: 'tap' | 'interrupt') =>
+  const supplied = (does: 'tap' | 'interrupt', signal: 'supply' | 'reference') =>
     ends.some(
       (end) =>
         end.type === 'inline-pair' &&
-        end.lines.some((line) => line.does === does && line.wants.signal.startsWith('supply')),
+        end.lines.some((line) => line.does === does && line.wants.signal.startsWith(signal)),
     )
-  if (supplied('interrupt')) return { kind: 'control unit', ...common }
-  return { kind: supplied('tap') ? 'injectors' : 'none', ...common }
+  if (supplied('interrupt', 'supply')) return { kind: 'control unit', ...common }
+  if (supplied('tap', 'supply')) return { kind: 'injectors', ...common }
+  return { kind: supplied('tap', 'reference') ? 'reference' : 'none', ...common }
 }
 
 function milliamps(amps: readonly number[]): number {

@@ -74,7 +74,7 @@ describe.each(fittings.map((fitting) => ({ ...fitting })))('$name', (dossiers) =
     const tools = toolsNeeded(dossiers, fresh).map((need) => need.tool)
     for (const tool of accessOf(dossiers, fresh)?.tools ?? []) expect(tools).toContain(tool)
     const ties = consumables(dossiers, fresh).find((item) => item.name.startsWith('Cable ties'))
-    expect(ties?.amount).toBe(plannedLoom(dossiers, fresh)?.ties.count)
+    expect(ties?.amount ?? 0).toBe(plannedLoom(dossiers, fresh)?.ties.count)
     const { passages: _passages, ...unknown } = dossiers.machine
     const without = { ...dossiers, machine: unknown }
     expect(consumables(without, fresh).find((item) => item.name.startsWith('Cable ties'))?.amount).toBe(

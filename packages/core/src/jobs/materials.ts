@@ -147,12 +147,17 @@ export function consumables(dossiers: JobDossiers, state: JobState): Consumable[
     ...hotSleeves(loom),
     ...extensions(loom),
     ...feedMaterials(dossiers, state),
-    {
-      name: 'Cable ties 150 mm',
-      amount: ties,
-      unit: '×',
-      basis: `${loom ? `along ${loom.ties.passages.length} passages of the route, every ${tieSpacingM * 1000} mm, closer where it shakes` : `${length.toFixed(1)} m of loom, one every ${tieSpacingM * 1000} mm; the route is not known yet`}, none in the last ${freeEndM * 1000} mm before a plug; the kit has ${inKit}${ties > inKit ? `: ${ties - inKit} more from the shelf` : ''}`,
-    },
+    // What sits at its own plug is tied to nothing.
+    ...(ties > 0
+      ? [
+          {
+            name: 'Cable ties 150 mm',
+            amount: ties,
+            unit: '×',
+            basis: `${loom ? `along ${loom.ties.passages.length} ${loom.ties.passages.length === 1 ? 'passage' : 'passages'} of the route, every ${tieSpacingM * 1000} mm, closer where it shakes` : `${length.toFixed(1)} m of loom, one every ${tieSpacingM * 1000} mm; the route is not known yet`}, none in the last ${freeEndM * 1000} mm before a plug; the kit has ${inKit}${ties > inKit ? `: ${ties - inKit} more from the shelf` : ''}`,
+          },
+        ]
+      : []),
     ...(kit.ends.some((end) => end.type === 'ring')
       ? [{ name: 'Contact grease', amount: 1, unit: 'g', basis: 'under each ring' }]
       : []),

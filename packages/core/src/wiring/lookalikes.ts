@@ -76,6 +76,10 @@ function tellingFeatures(machine: Machine, wanted: Connector, other: Connector):
     yours.push(`is ${wanted.shell.outline}`)
     its.push(`is ${other.shell.outline}`)
   }
+  if (wanted.up !== other.up) {
+    if (wanted.up !== undefined) yours.push(`sits ${wanted.up}`)
+    if (other.up !== undefined) its.push(`sits ${other.up}`)
+  }
   const differing = wiresOfConnector(machine, wanted.id).find(
     ({ wire }) =>
       !wiresOfConnector(machine, other.id).some((theirs) => wireConfusion(theirs.wire.colour, wire.colour) !== null),

@@ -56,6 +56,15 @@ export function PlugDetails({
           onChange={(event) => event.target.value !== '' && change({ place: event.target.value })}
         />
       </label>
+      <label className="col-span-2 flex flex-col text-small font-semibold">
+        Which way up, where it nearly goes on wrong
+        <input
+          value={connector.up ?? ''}
+          maxLength={200}
+          placeholder="tab to the wing"
+          onChange={(event) => change({ up: event.target.value || undefined })}
+        />
+      </label>
       <Tick
         label="Engine control unit"
         checked={connector.ecu === true}

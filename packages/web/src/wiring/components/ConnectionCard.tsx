@@ -56,6 +56,13 @@ export function ConnectionCard({ item }: { item: EndView }) {
           <span className="text-title">{connector.lock.opens}</span>
         </Line>
       )}
+      {connector?.up !== undefined && end.type === 'inline-pair' && (
+        <Line what="Which way up">
+          <span className="text-title">
+            {asHeading(connector.up)}. The halves nearly meet the wrong way round too: look before you push.
+          </span>
+        </Line>
+      )}
       <Line what="Loom end">
         <span className="rounded-lg border-[3px] border-ink px-3 text-head font-bold">{end.tag}</span>
         <span className="ml-3 text-title">
