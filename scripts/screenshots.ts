@@ -43,7 +43,8 @@ async function openCopy(page: Page): Promise<void> {
   await page.getByLabel('Model').fill('Gorse of the yard')
   await page.getByLabel('Start from').selectOption({ label: 'a copy of Pellick Gorse 430' })
   await page.getByRole('button', { name: 'Write it down' }).click()
-  await page.getByRole('heading', { name: 'Where a loom can lie' }).evaluate((heading) => heading.scrollIntoView())
+  await page.getByRole('tab', { name: 'Ways for the loom' }).click()
+  await page.getByRole('heading', { name: 'Where a loom can lie' }).waitFor()
 }
 
 const views: View[] = [

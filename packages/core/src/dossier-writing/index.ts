@@ -40,3 +40,21 @@ export {
   type Texts,
   type TypedField,
 } from './typedField.ts'
+export { editedAs, variantChanges, withEdited, withVariant } from './editVariant.ts'
+export {
+  bodyFields,
+  drawnPartFields,
+  engineFields,
+  filterFields,
+  machineCautions,
+  machineHead,
+  machineListBegins,
+  machineListFields,
+  machineLists,
+  mixtureFields,
+  powerFields,
+  withDrawnPart,
+  withMachineRow,
+  withoutDrawnPart,
+  type MachineList,
+} from './machineForms.ts'

@@ -27,6 +27,15 @@ export const millimetres = cell<number>(
 )
 const inMm: Record<string, number> = { mm: 1, cm: 10, m: 1000, in: 25.4, '"': 25.4 }
 
+/** Metres in the document, typed in mm either way. */
+export const shift = cell<number>(
+  (value) => String(Math.round(value * 1e6) / 1e3),
+  (text) => {
+    const value = readFigure(text, 'mm')
+    return value === null ? { says: `"${text}" is no distance in mm.` } : { value: value / 1000 }
+  },
+)
+
 /** mm², or a gauge as `AWG 20`. */
 export const area = cell<number>(String, (text) => {
   const value = readArea(text)
@@ -68,6 +77,20 @@ export const figures = cell<number[]>(
     return wrong >= 0
       ? { says: `"${words[wrong]}" is no figure. Write them one after the other, with blanks.` }
       : { value: values }
+  },
+)
+
+/** Rows of figures, one a line. */
+export const table = cell<number[][]>(
+  (value) => value.map((row) => row.join(' ')).join('\n'),
+  (text) => {
+    const rows: unknown[] = []
+    for (const line of text.split('\n').filter((one) => one.trim() !== '')) {
+      const read = figures.read(line)
+      if ('says' in read) return read
+      rows.push(read.value)
+    }
+    return { value: rows }
   },
 )
 

@@ -1,107 +1,283 @@
 import { accessGaps } from '@tidy-badger/core/access'
+import {
+  bodyFields,
+  editedAs,
+  engineFields,
+  filterFields,
+  machineCautions,
+  machineHead,
+  mixtureFields,
+  powerFields,
+  withMachineRow,
+} from '@tidy-badger/core/dossier-writing'
+import { bodyView } from '@tidy-badger/core/drawing'
 import { routeGaps } from '@tidy-badger/core/routing'
 import {
   machineGaps,
   missingFrom,
   parseMachine,
+  type Body,
   type ColourLanguage,
   type ColourOrder,
   type Machine,
 } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
+import { MachinePicture } from '../machine-view/index.ts'
+import { Picture, Views } from '../ui/Views.tsx'
 import { PlugFace } from '../wiring/index.ts'
 import { CircuitTable } from './components/CircuitTable.tsx'
 import { CoverTable } from './components/CoverTable.tsx'
 import { DraftState, type Gap } from './components/DraftState.tsx'
+import { FieldCard } from './components/FieldCard.tsx'
+import { DrawnPartTable, MachineTable } from './components/MachineTable.tsx'
 import { NewPlug } from './components/NewPlug.tsx'
 import { PastePinout } from './components/PastePinout.tsx'
 import { PlugDetails } from './components/PlugDetails.tsx'
 import { RouteMap } from './components/RouteMap.tsx'
 import { PassageTable, PlaceTable } from './components/RouteTables.tsx'
 import { ReadingOrder } from './components/ReadingOrder.tsx'
+import { StepCard } from './components/StepCard.tsx'
 import { StudTable } from './components/StudTable.tsx'
+import { Variants, WrittenOn } from './components/Variants.tsx'
 import { WireGrid } from './components/WireGrid.tsx'
+import { machineDrafting, useDraft } from './draftStore.ts'
 
-/** A machine that is being written: its plugs and wires, covers, ways and passages. */
-export function MachineEditor({ id, machine }: { id: string; machine: Machine }) {
+const chapters = [
+  ['plugs', 'Plugs'],
+  ['covers', 'Covers'],
+  ['loom', 'Ways for the loom'],
+  ['circuits', 'Circuits'],
+  ['steps', 'Steps'],
+  ['figures', 'Figures'],
+  ['drawing', 'Drawing'],
+  ['variants', 'Variants'],
+] as const
+type Chapter = (typeof chapters)[number][0]
+
+/** A machine that is being written, chapter by chapter; what is missing or contradicts itself stands beside it. */
+export function MachineEditor({ id, machine: document }: { id: string; machine: Machine }) {
+  const variant = useDraft((state) => state.variant)
+  // Everything is shown and changed as the variant that is written on.
+  const machine = editedAs(document, variant)
+  const [chapter, setChapter] = useState<Chapter>('plugs')
   const [picked, setPicked] = useState<string | null>(machine.connectors[0]?.id ?? null)
+  const [step, setStep] = useState<string | null>(null)
+  const connector = machine.connectors.find((item) => item.id === picked)
+  const inHand = machine.steps.find((item) => item.id === step)
+  const pickPlug = (plug: string | null) => {
+    setPicked(plug)
+    if (plug !== null) setChapter('plugs')
+  }
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[minmax(0,1fr)_340px]">
+      <Views heading={<WrittenOn machine={document} />} names={chapters} shown={chapter} onShow={setChapter}>
+        <Picture name="plugs">
+          <PlugChapter key={variant ?? ''} machine={machine} picked={picked} onPick={setPicked} />
+        </Picture>
+        <Picture name="covers">
+          <CoverTable machine={machine} />
+        </Picture>
+        <Picture name="loom">
+          <div className="flex flex-col gap-6">
+            <RouteMap machine={machine} />
+            <PassageTable machine={machine} />
+            <PlaceTable machine={machine} />
+            <MachineTable
+              machine={machine}
+              list="zones"
+              title="Zones"
+              says="Parts of the machine a hand works in. It is: hot, wet, vibration or dry, with blanks."
+              one="zone"
+            />
+          </div>
+        </Picture>
+        <Picture name="circuits">
+          <div className="grid grid-cols-[minmax(0,1fr)] gap-8">
+            <CircuitTable machine={machine} />
+            <StudTable machine={machine} />
+          </div>
+        </Picture>
+        <Picture name="steps">
+          <div className="flex flex-col gap-8">
+            <MachineTable
+              machine={machine}
+              list="steps"
+              title="Steps"
+              says="What is done on this machine whatever is fitted, in working order within a station."
+              one="step"
+              picked={step}
+              onPick={setStep}
+            />
+            <FieldCard
+              kind="machine"
+              drafting={machineDrafting}
+              document={machine}
+              label="Cautions of the machine"
+              fields={machineCautions}
+            />
+          </div>
+        </Picture>
+        <Picture name="figures">
+          <div className="flex flex-col gap-8">
+            {figureCards.map(([title, fields]) => (
+              <FieldCard
+                key={title}
+                kind="machine"
+                drafting={machineDrafting}
+                document={machine}
+                title={title}
+                label={`Figures: ${title}`}
+                fields={fields}
+              />
+            ))}
+          </div>
+        </Picture>
+        <Picture name="drawing">
+          <div className="flex flex-col gap-6">
+            <FieldCard
+              kind="machine"
+              drafting={machineDrafting}
+              document={machine}
+              title="Form and size"
+              label="Form and size of the machine"
+              fields={bodyFields}
+            />
+            {machine.body && <Drawn machine={machine} body={machine.body} />}
+            {machine.body && <DrawnPartTable machine={machine} />}
+          </div>
+        </Picture>
+        <Picture name="variants">
+          <Variants machine={document} />
+        </Picture>
+      </Views>
+      <aside className="flex flex-col gap-5">
+        {chapter === 'plugs' && connector && (
+          <>
+            <PlugFace key={connector.id} machine={machine} connector={connector} list={false} />
+            <PlugDetails machine={machine} connector={connector} onGone={() => setPicked(null)} />
+          </>
+        )}
+        {chapter === 'steps' && inHand && (
+          <StepCard
+            key={inHand.id}
+            step={inHand}
+            keep={(texts) => {
+              const now = machineDrafting.now() ?? machine
+              const index = now.steps.findIndex((item) => item.id === inHand.id)
+              const made = withMachineRow(now, 'steps', index, texts)
+              if (made.ok) machineDrafting.change(() => made.value)
+              return made
+            }}
+          />
+        )}
+        <Gaps id={id} machine={machine} document={document} onPick={pickPlug} />
+      </aside>
+    </div>
+  )
+}
+
+const figureCards = [
+  ['The machine', machineHead],
+  ['Engine', engineFields],
+  ['Battery', powerFields],
+  ['Mixture wanted', mixtureFields],
+  ['What of a log is left out', filterFields],
+] as const
+
+/** The machine as it is drawn now, from its left and from above. */
+function Drawn({ machine, body }: { machine: Machine; body: Body }) {
+  return (
+    <div className="grid gap-3 md:grid-cols-2">
+      {(['side', 'top'] as const).map((view) => {
+        const { width, height } = bodyView(body, view)
+        return (
+          <svg
+            key={view}
+            viewBox={`0 0 ${width} ${height}`}
+            className="max-h-72 w-full rounded-lg bg-paper"
+            role="img"
+            aria-label={`The ${machine.model} as it is drawn, ${view === 'side' ? 'from the left' : 'from above'}`}
+          >
+            <MachinePicture machine={machine} view={view} unit={width / 720} />
+          </svg>
+        )
+      })}
+    </div>
+  )
+}
+
+/** Plugs on the left, the wires of the one in hand beside them. */
+function PlugChapter({
+  machine,
+  picked,
+  onPick,
+}: {
+  machine: Machine
+  picked: string | null
+  onPick: (plug: string | null) => void
+}) {
   const [order, setOrder] = useState<ColourOrder>('base first')
   const [language, setLanguage] = useState<ColourLanguage | ''>('')
   const [pasted, setPasted] = useState(0)
   const connector = machine.connectors.find((item) => item.id === picked)
   const reading = { order, ...(language === '' ? {} : { language }) }
   return (
-    <>
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[230px_minmax(0,1fr)_340px]">
-        <nav aria-label="Plugs" className="flex flex-col gap-3">
-          <ul className="flex max-h-[46vh] flex-col overflow-y-auto">
-            {machine.connectors.map((item) => (
-              <li key={item.id}>
-                <button
-                  type="button"
-                  aria-pressed={item.id === picked}
-                  onClick={() => setPicked(item.id)}
-                  className={`min-h-11 w-full rounded-lg border-2 px-3 text-left font-text ${item.id === picked ? 'border-lamp bg-paper font-bold' : 'border-transparent'}`}
-                >
-                  {item.name} <span className="text-quiet">{item.cavities.length}</span>
-                </button>
-              </li>
-            ))}
-          </ul>
-          <NewPlug machine={machine} onMade={setPicked} />
-        </nav>
-        <div>
-          {connector ? (
-            <>
-              <div className="mb-2 flex flex-wrap items-end justify-between gap-3">
-                <h2 className="text-title font-bold">{connector.name}</h2>
-                <ReadingOrder order={order} onOrder={setOrder} language={language} onLanguage={setLanguage} />
-                <PastePinout
-                  machine={machine}
-                  connector={connector}
-                  reading={reading}
-                  onTaken={() => setPasted(pasted + 1)}
-                />
-              </div>
-              <WireGrid key={`${connector.id} ${pasted}`} machine={machine} connector={connector} reading={reading} />
-            </>
-          ) : (
-            <p className="py-10 text-center text-lead text-quiet">
-              Name the first plug on the left: its cavities come at once.
-            </p>
-          )}
-        </div>
-        <aside className="flex flex-col gap-5">
-          {connector && (
-            <>
-              <PlugFace key={connector.id} machine={machine} connector={connector} list={false} />
-              <PlugDetails machine={machine} connector={connector} onGone={() => setPicked(null)} />
-            </>
-          )}
-          <Gaps id={id} machine={machine} onPick={setPicked} />
-        </aside>
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[230px_minmax(0,1fr)]">
+      <nav aria-label="Plugs" className="flex flex-col gap-3">
+        <ul className="flex max-h-[46vh] flex-col overflow-y-auto">
+          {machine.connectors.map((item) => (
+            <li key={item.id}>
+              <button
+                type="button"
+                aria-pressed={item.id === picked}
+                onClick={() => onPick(item.id)}
+                className={`min-h-11 w-full rounded-lg border-2 px-3 text-left font-text ${item.id === picked ? 'border-lamp bg-paper font-bold' : 'border-transparent'}`}
+              >
+                {item.name} <span className="text-quiet">{item.cavities.length}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        <NewPlug machine={machine} onMade={onPick} />
+      </nav>
+      <div>
+        {connector ? (
+          <>
+            <div className="mb-2 flex flex-wrap items-end justify-between gap-3">
+              <h2 className="text-title font-bold">{connector.name}</h2>
+              <ReadingOrder order={order} onOrder={setOrder} language={language} onLanguage={setLanguage} />
+              <PastePinout
+                machine={machine}
+                connector={connector}
+                reading={reading}
+                onTaken={() => setPasted(pasted + 1)}
+              />
+            </div>
+            <WireGrid key={`${connector.id} ${pasted}`} machine={machine} connector={connector} reading={reading} />
+          </>
+        ) : (
+          <p className="py-10 text-center text-lead text-quiet">
+            Name the first plug on the left: its cavities come at once.
+          </p>
+        )}
       </div>
-      <div className="mt-6">
-        <CoverTable machine={machine} />
-      </div>
-      <div className="mt-6">
-        <RouteMap machine={machine} />
-      </div>
-      <div className="mt-6">
-        <PassageTable machine={machine} />
-      </div>
-      <div className="mt-6">
-        <PlaceTable machine={machine} />
-      </div>
-      <div className="mt-6 grid grid-cols-[minmax(0,1fr)] gap-8 lg:grid-cols-2">
-        <CircuitTable machine={machine} />
-        <StudTable machine={machine} />
-      </div>
-    </>
+    </div>
   )
 }
 
-function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (connector: string) => void }) {
+function Gaps({
+  id,
+  machine,
+  document,
+  onPick,
+}: {
+  id: string
+  /** As the variant that is written on. */
+  machine: Machine
+  /** As it is kept and published. */
+  document: Machine
+  onPick: (connector: string) => void
+}) {
   const gaps: Gap[] = [
     ...[...machineGaps(machine), ...((machine.covers ?? []).length > 0 ? accessGaps(machine) : [])].map(
       ({ at: { connector }, says, remedy }) => ({
@@ -111,11 +287,11 @@ function Gaps({ id, machine, onPick }: { id: string; machine: Machine; onPick: (
     ),
     ...routeGaps(machine).map(({ message }) => ({ says: message, remedy: '' })),
   ]
-  const parsed = parseMachine(machine)
+  const parsed = parseMachine(document)
   return (
     <DraftState
       id={id}
-      document={machine}
+      document={document}
       gaps={gaps}
       problems={parsed.ok ? [] : parsed.problems}
       missing={missingFrom(machine).map(({ costs }) => costs)}

@@ -1,5 +1,5 @@
-import { readDraft, type Documents } from '@tidy-badger/core/dossier-writing'
-import type { Dossier } from '@tidy-badger/core/dossiers'
+import { editedAs, readDraft, withEdited, type Documents } from '@tidy-badger/core/dossier-writing'
+import type { Dossier, VariantId } from '@tidy-badger/core/dossiers'
 import { v4 as newId } from 'uuid'
 import { create } from 'zustand'
 import { Refused, Unreachable } from '../platform/api/http.ts'
@@ -10,6 +10,8 @@ interface DraftState {
   document: Dossier | null
   /** Revision the document was made on; null: the server has none yet. */
   base: number | null
+  /** Variant of the machine that is written on; null: the machine itself. */
+  variant: VariantId | null
   /** Where the last change is by now. */
   saved: 'saved' | 'saving' | 'kept here'
   /** Somebody else saved this draft in between: what the server says of it. */
@@ -17,7 +19,15 @@ interface DraftState {
   failure: string | null
 }
 
-const empty: DraftState = { id: null, document: null, base: null, saved: 'saved', conflict: null, failure: null }
+const empty: DraftState = {
+  id: null,
+  document: null,
+  variant: null,
+  base: null,
+  saved: 'saved',
+  conflict: null,
+  failure: null,
+}
 
 export const useDraft = create<DraftState>()(() => empty)
 
@@ -49,7 +59,8 @@ export async function takeTheirs(id: string): Promise<void> {
   try {
     const { document, revision } = await fetchDraft(id)
     forgetKept(id)
-    if (isOpen(id)) useDraft.setState({ document, base: revision, saved: 'saved', conflict: null, failure: null })
+    if (isOpen(id))
+      useDraft.setState({ document, base: revision, variant: null, saved: 'saved', conflict: null, failure: null })
   } catch (error) {
     if (isOpen(id)) useDraft.setState({ failure: error instanceof Error ? error.message : String(error) })
   }
@@ -73,14 +84,10 @@ export async function saveAside(): Promise<string | null> {
   return own
 }
 
-/** Changes the document that is open if it is of that kind: on this device at once, on the server soon after. */
-export function changeDraft<K extends keyof Documents>(
-  kind: K,
-  change: (document: Documents[K]) => Documents[K],
-): void {
-  const { id, document, base, conflict } = useDraft.getState()
-  if (!id || !isOf(document, kind)) return
-  const next = change(document)
+/** Changes the document that is open: on this device at once, on the server soon after. */
+function changeTo(next: Dossier): void {
+  const { id, base, conflict } = useDraft.getState()
+  if (!id) return
   useDraft.setState({ document: next, saved: conflict === null ? 'saving' : 'kept here' })
   keepHere(id, { base, document: next })
   if (conflict !== null) return
@@ -88,19 +95,45 @@ export function changeDraft<K extends keyof Documents>(
   timer = setTimeout(() => void send(id), 500)
 }
 
-/** The document that is open, where it is of that kind. */
-export function draftOf<K extends keyof Documents>(kind: K): Documents[K] | null {
+/** Changes the machine that is open, or the variant of it that is written on. */
+export function changeMachine(change: (machine: Documents['machine']) => Documents['machine']): void {
+  const { document, variant } = useDraft.getState()
+  if (document?.kind === 'machine') changeTo(withEdited(document, variant, change(editedAs(document, variant))))
+}
+
+/** Changes the kit that is open. */
+export function changeKit(change: (kit: Documents['kit']) => Documents['kit']): void {
   const { document } = useDraft.getState()
-  return isOf(document, kind) ? document : null
+  if (document?.kind === 'kit') changeTo(change(document))
 }
 
-function isOf<K extends keyof Documents>(document: Dossier | null, kind: K): document is Documents[K] & Dossier {
-  return document?.kind === kind
+/** How a document of a kind that is written is read and changed. */
+export interface Drafting<Document> {
+  /** As it stands now; null where another kind is open. */
+  now: () => Document | null
+  change: (change: (document: Document) => Document) => void
 }
 
-export const changeMachine = (change: (machine: Documents['machine']) => Documents['machine']) =>
-  changeDraft('machine', change)
-export const changeKit = (change: (kit: Documents['kit']) => Documents['kit']) => changeDraft('kit', change)
+export const machineDrafting: Drafting<Documents['machine']> = {
+  now: () => {
+    const { document, variant } = useDraft.getState()
+    return document?.kind === 'machine' ? editedAs(document, variant) : null
+  },
+  change: changeMachine,
+}
+
+export const kitDrafting: Drafting<Documents['kit']> = {
+  now: () => {
+    const { document } = useDraft.getState()
+    return document?.kind === 'kit' ? document : null
+  },
+  change: changeKit,
+}
+
+/** Goes on writing on a variant of the machine, or on the machine itself. */
+export function writeOn(variant: VariantId | null): void {
+  useDraft.setState({ variant })
+}
 
 async function send(id: string): Promise<void> {
   const { document, base, conflict } = useDraft.getState()

@@ -7,6 +7,7 @@ import {
   type CoverRow,
   type Machine,
 } from '@tidy-badger/core/dossiers'
+import { machineDrafting } from '../draftStore.ts'
 import type { TypedField } from './TypedCell.tsx'
 import { TypedTable } from './TypedTable.tsx'
 
@@ -24,7 +25,7 @@ const fields: TypedField<CoverRow>[] = [
 export function CoverTable({ machine }: { machine: Machine }) {
   return (
     <TypedTable
-      kind="machine"
+      drafting={machineDrafting}
       title="What comes off"
       says="One figure is enough for a time. The same plug behind two covers needs both; from another side it is another way."
       one="cover"

@@ -1,5 +1,6 @@
-import type { Documents, Texts, TypedField as FieldOf } from '@tidy-badger/core/dossier-writing'
+import type { Texts, TypedField as FieldOf } from '@tidy-badger/core/dossier-writing'
 import type { Outcome } from '@tidy-badger/core/shared'
+import type { Drafting } from '../draftStore.ts'
 import type { TypedField } from './TypedCell.tsx'
 import { TypedTable } from './TypedTable.tsx'
 
@@ -38,8 +39,8 @@ const wides: Record<string, string> = {
 }
 
 /** A list as core says how it is typed: one row a thing, ticks and choices among the fields. */
-export function FieldTable<K extends keyof Documents>({
-  kind,
+export function FieldTable<Document>({
+  drafting,
   title,
   says,
   one,
@@ -53,16 +54,16 @@ export function FieldTable<K extends keyof Documents>({
   picked,
   onPick,
 }: {
-  kind: K
+  drafting: Drafting<Document>
   title: string
   says?: string
   one: string
   fields: readonly FieldOf[]
   items: readonly FieldItem[]
-  document: Documents[K]
+  document: Document
   empty: Texts
-  keep: (document: Documents[K], id: string | null, texts: Texts) => Outcome<Documents[K]>
-  takeOut: (document: Documents[K], id: string) => Documents[K]
+  keep: (document: Document, id: string | null, texts: Texts) => Outcome<Document>
+  takeOut: (document: Document, id: string) => Document
   suggested?: (field: FieldOf) => string | undefined
   picked?: string | null
   onPick?: (id: string) => void
@@ -88,7 +89,7 @@ export function FieldTable<K extends keyof Documents>({
   })
   return (
     <TypedTable
-      kind={kind}
+      drafting={drafting}
       title={title}
       {...(says === undefined ? {} : { says })}
       one={one}

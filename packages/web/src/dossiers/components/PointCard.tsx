@@ -9,7 +9,7 @@ import {
 } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
-import { changeMachine, draftOf } from '../draftStore.ts'
+import { changeMachine, machineDrafting } from '../draftStore.ts'
 
 /** The point in hand: where it is, what is reached from it, and joining it to another. */
 export function PointCard({
@@ -31,7 +31,7 @@ export function PointCard({
   const now = point.at ?? { x: 0, y: 0, z: 0 }
   const keepServes = () => {
     if (!spot || serves === servesText(machine, spot)) return
-    const made = withServes(draftOf('machine') ?? machine, spot.id, serves)
+    const made = withServes(machineDrafting.now() ?? machine, spot.id, serves)
     setWrong(made.ok ? '' : (made.problems[0]?.message ?? ''))
     if (made.ok) changeMachine(() => made.value)
   }
@@ -105,7 +105,7 @@ export function SteeringFields({ machine }: { machine: Machine }) {
   const [lock, setLock] = useState(machine.steering ? String(machine.steering.lockDeg) : '')
   const [wrong, setWrong] = useState('')
   const keep = () => {
-    const made = withSteering(draftOf('machine') ?? machine, radius, lock)
+    const made = withSteering(machineDrafting.now() ?? machine, radius, lock)
     setWrong(made.ok || radius === '' || lock === '' ? '' : (made.problems[0]?.message ?? ''))
     if (made.ok && JSON.stringify(made.value.steering) !== JSON.stringify(machine.steering))
       changeMachine(() => made.value)

@@ -12,7 +12,7 @@ import { notice } from '../../ui/notices.ts'
 import type { View } from '@tidy-badger/core/drawing'
 import { Button } from '../../ui/Button.tsx'
 import { FileButton } from '../../ui/FileButton.tsx'
-import { changeMachine, draftOf, useDraft } from '../draftStore.ts'
+import { changeMachine, machineDrafting, useDraft } from '../draftStore.ts'
 import { useBackground } from '../useBackground.ts'
 import { PointCard, SteeringFields } from './PointCard.tsx'
 import { PointMap } from './PointMap.tsx'
@@ -30,7 +30,7 @@ export function RouteMap({ machine }: { machine: Machine }) {
   const point = points.find((item) => item.id === picked)
   if (!body) return null
   const add = (at: PointAt) => {
-    const made = withSpot(draftOf('machine') ?? machine, name, at)
+    const made = withSpot(machineDrafting.now() ?? machine, name, at)
     if (!made.ok) {
       setWrong(made.problems[0]?.message ?? '')
       return
@@ -42,7 +42,7 @@ export function RouteMap({ machine }: { machine: Machine }) {
   }
   const pick = (id: string) => {
     if (joinFrom !== null && joinFrom !== id) {
-      const made = withPassage(draftOf('machine') ?? machine, null, {
+      const made = withPassage(machineDrafting.now() ?? machine, null, {
         ...emptyPassageRow,
         from: joinFrom,
         to: id,

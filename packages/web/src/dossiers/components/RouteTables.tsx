@@ -11,6 +11,7 @@ import {
   type PassageRow,
   type PlaceRow,
 } from '@tidy-badger/core/dossiers'
+import { machineDrafting } from '../draftStore.ts'
 import type { TypedField } from './TypedCell.tsx'
 import { TypedTable } from './TypedTable.tsx'
 
@@ -30,7 +31,7 @@ const passageFields: TypedField<PassageRow>[] = [
 export function PassageTable({ machine }: { machine: Machine }) {
   return (
     <TypedTable
-      kind="machine"
+      drafting={machineDrafting}
       title="Passages"
       says="Measured along the way. Left empty, a length is taken from the points and shown as an estimate. What it meets: hot (°C, mm away, what), moving (mm, what), pinch, sharp, wet, shakes, barred. Under: covers that are off to lay something there; left empty, those that every way to its ends takes off."
       one="passage"
@@ -63,7 +64,7 @@ const placeFields: TypedField<PlaceRow>[] = [
 export function PlaceTable({ machine }: { machine: Machine }) {
   return (
     <TypedTable
-      kind="machine"
+      drafting={machineDrafting}
       title="Mount places"
       says="What is not known stays empty and speaks against nothing."
       one="place"

@@ -1,30 +1,25 @@
-import type { Documents } from '@tidy-badger/core/dossier-writing'
 import type { Outcome } from '@tidy-badger/core/shared'
 import { ChevronRight } from 'lucide-react'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { Grid, type GridColumn } from '../../ui/Grid.tsx'
-import { changeDraft, draftOf } from '../draftStore.ts'
+import type { Drafting } from '../draftStore.ts'
 import { TypedCell, type TypedField } from './TypedCell.tsx'
 
-export interface TypedTableProps<
-  K extends keyof Documents,
-  Item extends { id: string; name: string },
-  Row extends object,
-> {
+export interface TypedTableProps<Document, Item extends { id: string; name: string }, Row extends object> {
   title: string
   says?: string
-  kind: K
+  drafting: Drafting<Document>
   /** What one row is, for its labels: "cover". */
   one: string
   fields: readonly TypedField<Row>[]
   items: readonly Item[]
-  document: Documents[K]
-  rowOf: (document: Documents[K], item: Item) => Row
+  document: Document
+  rowOf: (document: Document, item: Item) => Row
   empty: Row
   /** The document with a row kept; new for `id` null. */
-  keep: (document: Documents[K], id: string | null, row: Row) => Outcome<Documents[K]>
-  takeOut: (document: Documents[K], id: string) => Documents[K]
+  keep: (document: Document, id: string | null, row: Row) => Outcome<Document>
+  takeOut: (document: Document, id: string) => Document
   /** Which row is picked, and what picking another does. */
   picked?: string | null
   onPick?: (id: string) => void
@@ -42,10 +37,10 @@ interface Shown<Item> {
 }
 
 /** One row a thing, typed left to right; Enter keeps a row and goes to the next, leaving a field keeps a changed one. */
-export function TypedTable<K extends keyof Documents, Item extends { id: string; name: string }, Row extends object>({
+export function TypedTable<Document, Item extends { id: string; name: string }, Row extends object>({
   title,
   says,
-  kind,
+  drafting,
   one,
   fields,
   items,
@@ -56,7 +51,7 @@ export function TypedTable<K extends keyof Documents, Item extends { id: string;
   takeOut,
   picked,
   onPick,
-}: TypedTableProps<K, Item, Row>) {
+}: TypedTableProps<Document, Item, Row>) {
   const [inHand, setInHand] = useState<Record<string, RowInHand<Row>>>({})
   const idOf = ({ item }: Shown<Item>) => item?.id ?? ''
   const handOf = (shown: Shown<Item>) => inHand[idOf(shown)] ?? { typed: {}, problems: [] }
@@ -66,10 +61,10 @@ export function TypedTable<K extends keyof Documents, Item extends { id: string;
     const typed = { ...handOf(shown).typed, ...more }
     if (Object.keys(typed).length === 0) return
     const stored = shown.item ? rowOf(document, shown.item) : empty
-    const made = keep(draftOf(kind) ?? document, shown.item?.id ?? null, { ...stored, ...typed })
+    const made = keep(drafting.now() ?? document, shown.item?.id ?? null, { ...stored, ...typed })
     if (!made.ok) return setHand(shown, { typed, problems: made.problems })
     setHand(shown, { typed: {}, problems: [] })
-    changeDraft(kind, () => made.value)
+    drafting.change(() => made.value)
   }
   const set = (shown: Shown<Item>, more: Partial<Row>, now: boolean) =>
     now && shown.item
@@ -141,9 +136,7 @@ export function TypedTable<K extends keyof Documents, Item extends { id: string;
                   <Button
                     look="quiet"
                     className="!px-1"
-                    onClick={() =>
-                      changeDraft(kind, (before) => (shown.item ? takeOut(before, shown.item.id) : before))
-                    }
+                    onClick={() => drafting.change((before) => (shown.item ? takeOut(before, shown.item.id) : before))}
                   >
                     Take out
                   </Button>

@@ -3,20 +3,16 @@ import {
   lastWords,
   missingFromKit,
   moduleFields,
-  stepFields,
-  textsOf,
   trimFields,
   withKitRow,
-  withTyped,
-  type Texts,
-  type TypedField,
 } from '@tidy-badger/core/dossier-writing'
 import { parseKit, type Kit } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
 import { Picture, Views } from '../../ui/Views.tsx'
 import { DraftState } from '../components/DraftState.tsx'
-import { TypedCard } from '../components/TypedCard.tsx'
-import { changeKit, draftOf } from '../draftStore.ts'
+import { FieldCard } from '../components/FieldCard.tsx'
+import { StepCard } from '../components/StepCard.tsx'
+import { kitDrafting } from '../draftStore.ts'
 import { KitSheet } from './KitSheet.tsx'
 import { KitTable } from './KitTable.tsx'
 import { EndCard, LoomChapter } from './LoomChapter.tsx'
@@ -37,6 +33,7 @@ export function KitEditor({ id, kit }: { id: string; kit: Kit }) {
   const [picked, setPicked] = useState<string | null>(kit.ends[0]?.id ?? null)
   const [step, setStep] = useState<string | null>(null)
   const end = kit.ends.find((one) => one.id === picked)
+  const inHand = step === null ? undefined : kit.steps.at(Number(step))
   const parsed = parseKit(kit)
   const problems = (parsed.ok ? [] : parsed.problems).map((problem) => ({
     ...problem,
@@ -59,8 +56,14 @@ export function KitEditor({ id, kit }: { id: string; kit: Kit }) {
         </Picture>
         <Picture name="module">
           <div className="flex flex-col gap-8">
-            <Card kit={kit} label="The kit" fields={kitHead} />
-            <Card kit={kit} label="Figures of the module" fields={moduleFields} />
+            <FieldCard kind="kit" drafting={kitDrafting} document={kit} label="The kit" fields={kitHead} />
+            <FieldCard
+              kind="kit"
+              drafting={kitDrafting}
+              document={kit}
+              label="Figures of the module"
+              fields={moduleFields}
+            />
             <KitTable
               kit={kit}
               list="lamps"
@@ -102,7 +105,13 @@ export function KitEditor({ id, kit }: { id: string; kit: Kit }) {
             />
             <section>
               <h2 className="mb-2 text-title font-bold">Fuel table</h2>
-              <Card kit={kit} label="Figures of the fuel table" fields={trimFields} />
+              <FieldCard
+                kind="kit"
+                drafting={kitDrafting}
+                document={kit}
+                label="Figures of the fuel table"
+                fields={trimFields}
+              />
             </section>
           </div>
         </Picture>
@@ -120,13 +129,23 @@ export function KitEditor({ id, kit }: { id: string; kit: Kit }) {
               picked={step}
               onPick={setStep}
             />
-            <Card kit={kit} label="Last words" fields={lastWords} />
+            <FieldCard kind="kit" drafting={kitDrafting} document={kit} label="Last words" fields={lastWords} />
           </div>
         </Picture>
       </Views>
       <aside className="flex flex-col gap-5">
         {chapter === 'loom' && end && <EndCard key={end.id} kit={kit} end={end} />}
-        {chapter === 'steps' && step !== null && <StepCard key={step} kit={kit} index={Number(step)} />}
+        {chapter === 'steps' && inHand && (
+          <StepCard
+            key={step}
+            step={inHand}
+            keep={(texts) => {
+              const made = withKitRow(kitDrafting.now() ?? kit, 'steps', Number(step), texts)
+              if (made.ok) kitDrafting.change(() => made.value)
+              return made
+            }}
+          />
+        )}
         <DraftState
           id={id}
           document={kit}
@@ -156,42 +175,4 @@ const chapterOf: Record<string, Chapter> = {
   places: 'sheet',
   fits: 'sheet',
   steps: 'steps',
-}
-
-/** Fields of the kit itself. */
-function Card({ kit, label, fields }: { kit: Kit; label: string; fields: readonly TypedField[] }) {
-  return (
-    <TypedCard
-      label={label}
-      fields={fields}
-      columns="two"
-      texts={textsOf(kit, fields)}
-      keep={(texts: Texts) => {
-        const made = withTyped('kit', draftOf('kit') ?? kit, [], fields, texts)
-        if (made.ok) changeKit(() => made.value)
-        return made
-      }}
-    />
-  )
-}
-
-/** The rest of one step. */
-function StepCard({ kit, index }: { kit: Kit; index: number }) {
-  const step = kit.steps.at(index)
-  if (!step) return null
-  return (
-    <section className="rounded-xl border-2 border-ink bg-paper p-4">
-      <h2 className="mb-2 text-lead font-bold">{step.text}</h2>
-      <TypedCard
-        label={`All of the step`}
-        fields={stepFields}
-        texts={textsOf(step, stepFields)}
-        keep={(texts) => {
-          const made = withKitRow(draftOf('kit') ?? kit, 'steps', index, texts)
-          if (made.ok) changeKit(() => made.value)
-          return made
-        }}
-      />
-    </section>
-  )
 }

@@ -14,7 +14,7 @@ import { fetchDossiers } from '../../jobs/index.ts'
 import { Loading } from '../../ui/states.tsx'
 import { fetchDocument } from '../api.ts'
 import { Problems } from '../components/TypedTable.tsx'
-import { changeKit, draftOf } from '../draftStore.ts'
+import { changeKit, kitDrafting } from '../draftStore.ts'
 
 /** What the kit's own sheet says, machine by machine: made for it or not, where the module goes, which wire or stud an end takes. */
 export function KitSheet({ kit }: { kit: Kit }) {
@@ -89,7 +89,7 @@ function OneSheet({ kit, id }: { kit: Kit; id: MachineId }) {
                 className="w-64"
                 value={text}
                 onChange={(event) => {
-                  const made = withSheetEntry(draftOf('kit') ?? kit, id, end.id, event.target.value)
+                  const made = withSheetEntry(kitDrafting.now() ?? kit, id, end.id, event.target.value)
                   if (made.ok) changeKit(() => made.value)
                 }}
               >
@@ -128,7 +128,7 @@ function WireEntry({
   const [problems, setProblems] = useState<readonly { path: string; message: string }[]>([])
   const store = () => {
     if (typed === text) return
-    const made = withSheetEntry(draftOf('kit') ?? kit, machine, end, typed)
+    const made = withSheetEntry(kitDrafting.now() ?? kit, machine, end, typed)
     setProblems(made.ok ? [] : made.problems)
     if (made.ok) changeKit(() => made.value)
   }

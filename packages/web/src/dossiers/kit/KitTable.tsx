@@ -8,6 +8,7 @@ import {
 } from '@tidy-badger/core/dossier-writing'
 import type { Kit } from '@tidy-badger/core/dossiers'
 import { FieldTable } from '../components/FieldTable.tsx'
+import { kitDrafting } from '../draftStore.ts'
 
 /** A list of the kit, one row a thing. */
 export function KitTable({
@@ -31,7 +32,7 @@ export function KitTable({
   const items: readonly object[] = kit[list] ?? []
   return (
     <FieldTable
-      kind="kit"
+      drafting={kitDrafting}
       title={title}
       {...(says === undefined ? {} : { says })}
       one={one}

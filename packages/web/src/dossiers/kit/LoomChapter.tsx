@@ -17,7 +17,7 @@ import type { InlinePair, Kit, KitEnd, KitEndId } from '@tidy-badger/core/dossie
 import { asId } from '@tidy-badger/core/shared'
 import { FieldTable } from '../components/FieldTable.tsx'
 import { TypedCard } from '../components/TypedCard.tsx'
-import { changeKit, draftOf } from '../draftStore.ts'
+import { changeKit, kitDrafting } from '../draftStore.ts'
 import { LoomTree } from './LoomTree.tsx'
 
 const suggestsSorts = ({ name }: TypedField) => (name === 'wants' ? 'sort-words' : undefined)
@@ -45,7 +45,7 @@ export function LoomChapter({
       </div>
       {end?.type === 'inline-pair' && <Lines key={end.id} kit={kit} end={end} />}
       <FieldTable
-        kind="kit"
+        drafting={kitDrafting}
         title="Ends"
         says="One row an end. What it is for fills in what such an end usually has; lengths in mm from the module along the trunk, and along the branch."
         one="end"
@@ -66,7 +66,7 @@ export function LoomChapter({
 function Lines({ kit, end }: { kit: Kit; end: InlinePair }) {
   return (
     <FieldTable
-      kind="kit"
+      drafting={kitDrafting}
       title={`Wires of ${end.name}`}
       says="What the module does with each: the wire passes, is read, or is cut and led through the module."
       one="wire"
@@ -107,7 +107,7 @@ export function EndCard({ kit, end }: { kit: Kit; end: KitEnd }) {
         texts={textsOf(end, fields)}
         suggested={suggestsSorts}
         keep={(texts) => {
-          const made = withEndFields(draftOf('kit') ?? kit, end.id, texts)
+          const made = withEndFields(kitDrafting.now() ?? kit, end.id, texts)
           if (made.ok) changeKit(() => made.value)
           return made
         }}
