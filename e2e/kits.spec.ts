@@ -1,38 +1,7 @@
-import type { Locator, Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { stations } from '@tidy-badger/core/dossiers'
 import { expect, expectAccessible, test } from './support/fixtures.ts'
-
-/** A hand at keys and pointer that counts: 60 ms a key, a second every other act. */
-function handOf(page: Page) {
-  let keys = 0
-  let acts = 0
-  const type = async (text: string) => {
-    keys += text.length
-    await page.keyboard.insertText(text)
-  }
-  return {
-    seconds: () => keys * 0.06 + acts,
-    type,
-    async press(key: string) {
-      keys++
-      await page.keyboard.press(key)
-    },
-    async tap(at: Locator) {
-      acts++
-      await at.click()
-    },
-    async pick(at: Locator, choice: string) {
-      acts++
-      await at.selectOption(choice)
-    },
-    /** Over whatever stands in the field. */
-    async write(at: Locator, text: string) {
-      acts++
-      await at.click()
-      await page.keyboard.press('ControlOrMeta+A')
-      await type(text)
-    },
-  }
-}
+import { handOf } from './support/hand.ts'
 
 async function newKit(page: Page, model: string, from: string): Promise<void> {
   await page.goto('/dossiers')
@@ -199,4 +168,112 @@ test('a copy is varied: a length by keys and by hand, a wire that is wrong, an e
   await expect(page.getByRole('heading', { name: '7 ends' })).toBeVisible()
   await page.getByRole('button', { name: 'Write the next version' }).click()
   await expect(page.getByText('version 2, being written')).toBeVisible()
+})
+
+test('a machine nobody knows is there in five minutes: six plugs, a photo, and a way through every station', async ({
+  page,
+}) => {
+  await page.goto('/dossiers')
+  const hand = handOf(page)
+  await hand.write(page.getByLabel('Maker'), 'Hut')
+  await hand.press('Tab')
+  await hand.type('Mule 400')
+  await hand.tap(page.getByRole('button', { name: 'Write it down' }))
+  await expect(page.getByText('version 1, being written')).toBeVisible()
+  const plugs: [name: string, wires: [colour: string, circuit: string][]][] = [
+    [
+      'ECU plug',
+      [
+        ['pk', 'Injector 1'],
+        ['or', 'Coil 1'],
+        ['ye', 'Crank'],
+        ['gy', 'Throttle'],
+        ['bn', 'Sensor ground'],
+        ['rd/wh', 'Switched supply'],
+        ['or/bk', '5 V'],
+        ['bk', 'Power ground'],
+      ],
+    ],
+    [
+      'Injector plug',
+      [
+        ['rd/wh', 'Switched supply'],
+        ['pk', 'Injector 1'],
+      ],
+    ],
+    [
+      'Coil plug',
+      [
+        ['rd/wh', 'Switched supply'],
+        ['or', 'Coil 1'],
+      ],
+    ],
+    [
+      'Crank plug',
+      [
+        ['bn', 'Sensor ground'],
+        ['ye', 'Crank'],
+        ['or/bk', '5 V'],
+      ],
+    ],
+    [
+      'Throttle plug',
+      [
+        ['or/bk', '5 V'],
+        ['gy', 'Throttle'],
+        ['bn', 'Sensor ground'],
+      ],
+    ],
+    [
+      'Ignition switch plug',
+      [
+        ['rd/wh', 'Switched supply'],
+        ['rd', 'Battery supply'],
+      ],
+    ],
+  ]
+  for (const [name, wires] of plugs) {
+    await hand.write(page.getByLabel('Name', { exact: true }), name)
+    await hand.press('Tab')
+    await page.keyboard.press('ControlOrMeta+A')
+    await hand.type(String(wires.length))
+    await hand.press('Enter')
+    await expect(page.getByRole('heading', { name, exact: true })).toBeVisible()
+    await hand.tap(page.getByLabel('Colour of cavity 1', { exact: true }))
+    for (const [colour, circuit] of wires) {
+      await hand.type(colour)
+      await hand.press('Tab')
+      await hand.type(circuit)
+      await hand.press('Enter')
+    }
+  }
+  await hand.tap(page.getByLabel('Engine control unit'))
+  await hand.tap(page.getByRole('tab', { name: 'Circuits' }))
+  await hand.write(page.getByLabel('Stud', { exact: true }), 'Battery negative')
+  await hand.pick(page.locator('select[name=role]'), 'battery negative')
+  await hand.tap(page.getByRole('button', { name: 'Add the stud' }))
+  await hand.tap(page.getByRole('button', { name: /^Use it with its gaps|^Publish version 1/ }).first())
+  await expect(page.getByRole('heading', { name: '6 plugs, 16 wires' })).toBeVisible()
+  await page.goto('/new')
+  await hand.tap(page.getByRole('radio', { name: /Mule 400/ }))
+  await hand.tap(page.getByRole('radio', { name: /Quernby P1/ }))
+  await hand.tap(page.getByRole('button', { name: 'Open the job' }))
+  await expect(page.getByRole('link', { name: /Hook up/ })).toBeVisible()
+  expect(hand.seconds()).toBeLessThan(300)
+  test.info().annotations.push({ type: 'seconds', description: hand.seconds().toFixed(0) })
+  const job = new URL(page.url()).pathname.split('/')[2]
+  await page.goto(`/job/${job}/take-in`)
+  await page
+    .getByLabel('Photos of it as it came in: pick or take pictures')
+    .setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: await page.screenshot() })
+  await expect(page.getByRole('img', { name: 'Photo, before' })).toHaveCount(1)
+  for (const station of stations.slice(1)) {
+    await page.goto(`/job/${job}/${station}`)
+    await expect(page.getByRole('main').or(page.locator('#main')).first()).toBeVisible()
+    await expect(page.getByText(/cannot be (shown|opened)/)).toHaveCount(0)
+    await expectAccessible(page)
+  }
+  await page.goto(`/job/${job}/hook-up`)
+  // What is known finds its plug: injector, coil, crank, throttle and ground.
+  await expect(page.getByText('Injector plug').first()).toBeVisible()
 })

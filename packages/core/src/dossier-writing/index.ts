@@ -30,6 +30,7 @@ export { kitFromClass } from './kitTemplates.ts'
 export { loomTree, metresAt, type LoomTree, type TreeRow } from './loomTree.ts'
 export { missingFromKit, type MissingFromKit } from './missingFromKit.ts'
 export { readSort, sortSuggestions, sortText } from './sortWords.ts'
+export { withWires } from './writeWires.ts'
 export {
   readDraft,
   textsOf,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import {
+  blankMachine,
   composeVariant,
   newConnector,
   parseMachine,
@@ -31,6 +32,7 @@ import {
   withMachineRow,
   withTyped,
   withVariant,
+  withWires,
   withoutDrawnPart,
 } from './index.ts'
 
@@ -104,6 +106,24 @@ describe('a variant', () => {
     const nowhere = asId<VariantId>('nowhere')
     expect(editedAs(base, nowhere)).toBe(base)
     expect(withEdited(base, nowhere, { ...base, years: 'x' }).years).toBe('x')
+  })
+})
+
+describe('wires that are typed', () => {
+  test('are of the kind their circuit is called, and stay unknown where the name says nothing', () => {
+    const base = blankMachine(asId('hut-mule'), 'Hut', 'Mule')
+    const plug = newConnector(base, { name: 'Injector plug', count: 6, rows: 1, layout: 'grid' })
+    const names = ['Injector 1 drive', 'Switched supply', 'Throttle signal', 'Sensor ground', 'Warp', 'Battery 12 V']
+    const entries = names.map((signal, i) => ({ cavity: i + 1, signal, colour: { base: 'red' as const } }))
+    const { nets } = withWires({ ...base, connectors: [plug] }, plug.id, entries)
+    expect(nets.map(({ signal, role, cylinder }) => [signal, role, cylinder])).toEqual([
+      ['injector-drive', 'injector', 1],
+      ['supply-switched', 'supply', undefined],
+      ['analogue-0-5', 'throttle-position', undefined],
+      ['sensor-ground', 'ground', undefined],
+      ['unknown', 'unknown', undefined],
+      ['unknown', 'unknown', undefined],
+    ])
   })
 })
 

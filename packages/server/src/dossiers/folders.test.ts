@@ -73,6 +73,28 @@ describe('a zipped folder', () => {
     expect((await brought(zip)).body).toMatchObject({ next: null, beside: read.next })
   })
 
+  test('as one JSON file says the same: known as it is, its next version with other words, and what is wrong by its path', async () => {
+    const { document } = (await app.server.inject('/api/dossiers/kit/thistle-b2')).json<{
+      document: Record<string, unknown>
+    }>()
+    const sent = async (value: unknown, before = '') =>
+      brought(Buffer.from(before + (typeof value === 'string' ? value : JSON.stringify(value))))
+    expect((await sent(document, '\uFEFF\n ')).body).toMatchObject({ next: null, beside: 1, changes: [] })
+    const other = { ...document, system: 'inline module of the yard' }
+    const next = (await sent(other)).body as { document: unknown; next: number }
+    expect(next).toMatchObject({ next: 2, document: { ...other, version: 2 } })
+    expect(await sent({ ...document, terminators: 3 })).toMatchObject({
+      status: 400,
+      body: [{ code: 'no-port', path: 'terminators' }],
+    })
+    for (const [broken, code] of [
+      ['{"kind": ', 'not-json'],
+      ['{}', 'unknown-kind'],
+      ['{"kind":"kit","__proto__":{"a":1}}', expect.any(String)],
+    ])
+      expect((await sent(broken)).body).toContainEqual(expect.objectContaining({ code }))
+  })
+
   test('of a machine nobody knows is its first version', async () => {
     const { body } = await brought(await gorseWith(inFile('machine.yaml', /^id: .*$/m, 'id: somebodys-quad')))
     expect(body).toMatchObject({ next: 1, beside: null, document: { id: 'somebodys-quad', version: 1 } })

@@ -1,8 +1,9 @@
 import { compareDossiers, type Dossier } from '@tidy-badger/core/dossiers'
 import { writeFolder } from '@tidy-badger/core/dossier-files'
 import type { Outcome } from '@tidy-badger/core/shared'
-import { orRefuse } from '../platform/errors.ts'
+import { orRefuse, refusal } from '../platform/errors.ts'
 import type { WorkPool } from '../platform/workPool.ts'
+import { checkDocument } from './checkDocument.ts'
 import { packFolder, unpackFolder } from './folderZip.ts'
 import type { DossierRow } from './repository.ts'
 import { contentKey } from './seedShipped.ts'
@@ -24,15 +25,16 @@ export interface Versions {
   documentOf: (row: DossierRow) => Promise<Dossier>
 }
 
-/** Reads a zip. It becomes the next version of its id, whatever version it says it is. @throws Refusal with its problems */
+/**
+ * Reads a zip, or one document as JSON. It becomes the next version of its id, whatever version it says it is.
+ * @throws Refusal with its problems
+ */
 export async function bringFolder(
   pool: WorkPool,
   bytes: Buffer,
   versionsOf: (document: Dossier) => Promise<Versions>,
 ): Promise<BroughtFolder> {
-  const files = await unpackFolder(bytes)
-  const read: Outcome<Dossier> = await pool.run(new URL('./worker.ts', import.meta.url), 'readFiles', [...files])
-  const document = orRefuse(read)
+  const document = isJson(bytes) ? await checkDocument(pool, jsonOf(bytes)) : await readZip(pool, bytes)
   const { rows, documentOf } = await versionsOf(document)
   const key = contentKey(document)
   for (const row of rows)
@@ -43,6 +45,30 @@ export async function bringFolder(
   const version = newest.version + 1
   const changes = compareDossiers(await documentOf(newest), document).map(({ says }) => says)
   return { document: { ...document, version }, next: version, beside: newest.version, changes }
+}
+
+async function readZip(pool: WorkPool, bytes: Buffer): Promise<Dossier> {
+  const files = await unpackFolder(bytes)
+  const read: Outcome<Dossier> = await pool.run(new URL('./worker.ts', import.meta.url), 'readFiles', [...files])
+  return orRefuse(read)
+}
+
+/** A document as JSON begins with its brace, with or without blanks and a byte order mark before it; no zip does. */
+function isJson(bytes: Buffer): boolean {
+  return /^\uFEFF?\s*\{/.test(bytes.subarray(0, 200).toString('utf8'))
+}
+
+function jsonOf(bytes: Buffer): unknown {
+  try {
+    const value: unknown = JSON.parse(bytes.toString('utf8').replace(/^\uFEFF/, ''))
+    return value
+  } catch (error) {
+    throw refusal(
+      'unprocessable',
+      'not-json',
+      `It begins like JSON and is none: ${String(error).replace(/^\w+: /, '')}.`,
+    )
+  }
 }
 
 /** A published version as a zipped folder, with what changed from version to version. */

@@ -152,8 +152,9 @@ export function dossierRoutes(app: HttpApp, dossiers: DossierService): void {
         config: { access: 'fitter' },
         bodyLimit: largestZipBytes,
         schema: {
-          summary: 'Read a zipped folder: its document, and what is otherwise than published. Nothing is kept',
-          consumes: ['application/zip'],
+          summary:
+            'Read a zipped folder, or one document as JSON: what it says, and what is otherwise than published. Nothing is kept',
+          consumes: ['application/zip', 'application/json'],
           response: {
             200: z.object({
               document: z.looseObject({ kind: z.string() }),
@@ -166,7 +167,7 @@ export function dossierRoutes(app: HttpApp, dossiers: DossierService): void {
       },
       (request) => {
         if (!Buffer.isBuffer(request.body) || request.body.length === 0)
-          throw refusal('malformed', 'body-empty', 'The zip itself is missing.')
+          throw refusal('malformed', 'body-empty', 'The file itself is missing.')
         return dossiers.bring(request.body)
       },
     )

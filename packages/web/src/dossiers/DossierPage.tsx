@@ -1,16 +1,15 @@
 import { asHeading, type Dossier, type Machine } from '@tidy-badger/core/dossiers'
 import { useQuery } from '@tanstack/react-query'
 import { Suspense, useState } from 'react'
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
-import { notice } from '../ui/notices.ts'
-import { v4 as newId } from 'uuid'
+import { Link, useParams, useSearchParams } from 'react-router'
 import { fetchDossiers } from '../jobs/index.ts'
 import { MachineThumb, WhereOnMachine } from '../machine-view/index.ts'
 import { later } from '../ui/comesLater.tsx'
 import { Button } from '../ui/Button.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
 import { PlugFace } from '../wiring/index.ts'
-import { fetchDocument, folderAddress, saveDraft } from './api.ts'
+import { fetchDocument, folderAddress } from './api.ts'
+import { useBeginning } from './useBeginning.ts'
 import { counted } from './words.ts'
 
 const Compare = later(async () => (await import('./components/Compare.tsx')).Compare)
@@ -99,16 +98,8 @@ export function DossierPage() {
 
 /** Goes on writing at what is published: its next version. */
 function EditButton({ document, newest }: { document: Dossier; newest: number }) {
-  const navigate = useNavigate()
-  const edit = async () => {
-    try {
-      const draft = newId()
-      await saveDraft(draft, { ...structuredClone(document), draft: true, version: newest + 1 }, null)
-      await navigate(`/dossiers/draft/${draft}`)
-    } catch (error) {
-      notice.bad(error instanceof Error ? error.message : String(error))
-    }
-  }
+  const beginAt = useBeginning()
+  const edit = () => beginAt(() => ({ ...structuredClone(document), draft: true, version: newest + 1 }))
   return <Button onClick={() => void edit()}>Write the next version</Button>
 }
 

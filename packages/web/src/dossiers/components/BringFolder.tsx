@@ -4,12 +4,12 @@ import type { Problem } from '@tidy-badger/core/shared'
 import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { v4 as newId } from 'uuid'
 import { Refused } from '../../platform/api/http.ts'
 import { Button } from '../../ui/Button.tsx'
 import { FileButton } from '../../ui/FileButton.tsx'
 import { notice } from '../../ui/notices.ts'
-import { bringFolder, publish, saveDraft, type BroughtFolder } from '../api.ts'
+import { bringFolder, publish, type BroughtFolder } from '../api.ts'
+import { useBeginning } from '../useBeginning.ts'
 import { counted } from '../words.ts'
 
 type Brought =
@@ -66,9 +66,13 @@ export function BringFolder() {
       className={`flex flex-col gap-3 rounded-xl border-2 p-4 ${over ? 'border-lamp bg-paper' : 'border-dashed border-line'}`}
     >
       <h2 className="text-title font-bold">Bring in a folder</h2>
-      <p>A machine or kit as tables and texts, zipped. Drop it anywhere on this page.</p>
-      <FileButton accept=".zip,application/zip" label="A zipped folder" onFiles={([file]) => void bring(file)}>
-        Choose a zip
+      <p>A machine or kit as tables and texts, zipped, or as one JSON file. Drop it anywhere on this page.</p>
+      <FileButton
+        accept=".zip,.json,application/zip,application/json"
+        label="A zipped folder"
+        onFiles={([file]) => void bring(file)}
+      >
+        Choose a file
       </FileButton>
       <div aria-live="polite">
         {brought.kind === 'reading' && <p className="text-quiet">Reading {brought.name}…</p>}
@@ -106,6 +110,7 @@ function ReadFolder({ folder, onDone }: { folder: BroughtFolder; onDone: () => v
   const { document, next, beside, changes } = folder
   const queries = useQueryClient()
   const navigate = useNavigate()
+  const beginAt = useBeginning()
   const [busy, setBusy] = useState(false)
   const name = `${document.maker} ${document.model}`
   const page = `/dossiers/${document.kind}/${document.id}`
@@ -128,10 +133,7 @@ function ReadFolder({ folder, onDone }: { folder: BroughtFolder; onDone: () => v
     })
   const keep = () =>
     act(async () => {
-      if (document.kind !== 'machine') return
-      const draft = newId()
-      await saveDraft(draft, document, null)
-      await navigate(`/dossiers/draft/${draft}`)
+      await beginAt(() => document)
     })
   return (
     <div className="border-l-[5px] border-good pl-3">
@@ -165,11 +167,9 @@ function ReadFolder({ folder, onDone }: { folder: BroughtFolder; onDone: () => v
             <Button look="main" disabled={busy} onClick={() => void send()}>
               Publish as version {next}
             </Button>
-            {document.kind === 'machine' && (
-              <Button disabled={busy} onClick={() => void keep()}>
-                Keep as a draft
-              </Button>
-            )}
+            <Button disabled={busy} onClick={() => void keep()}>
+              Keep as a draft
+            </Button>
           </div>
         </>
       )}

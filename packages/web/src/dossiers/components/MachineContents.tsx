@@ -24,7 +24,8 @@ import { passagePoints, thingPoint } from '@tidy-badger/core/routing'
 import { useState, type ReactNode } from 'react'
 import { MachineCanvas } from '../../machine-view/index.ts'
 import { Picture, Views } from '../../ui/Views.tsx'
-import { Drawing, Figures, Steps } from './MachineFigures.tsx'
+import { Drawing, Figures } from './MachineFigures.tsx'
+import { StationSteps } from './StationSteps.tsx'
 
 const chapters = ['plugs', 'covers', 'places', 'passages', 'steps', 'figures', 'drawing'] as const
 type Chapter = (typeof chapters)[number]
@@ -92,7 +93,7 @@ export function MachineContents({ machine, plugs }: { machine: Machine; plugs: R
           />
         </Picture>
         <Picture name="steps">
-          <Steps machine={machine} />
+          <StationSteps steps={machine.steps} />
         </Picture>
         <Picture name="figures">
           <Figures machine={machine} />

@@ -1,34 +1,9 @@
-import { stationNames, stations, type Machine } from '@tidy-badger/core/dossiers'
+import type { Machine } from '@tidy-badger/core/dossiers'
 import { drawingNotes, partsOf, viewName, viewsOf } from '@tidy-badger/core/drawing'
 import { passagePoints } from '@tidy-badger/core/routing'
 import { useMemo } from 'react'
 import { drawingAddress } from '../../machine-view/index.ts'
 import { counted } from '../words.ts'
-
-/** What is done at each station, with its cautions. */
-export function Steps({ machine }: { machine: Machine }) {
-  return (
-    <div className="flex flex-col gap-4">
-      {stations.map((station) => {
-        const steps = machine.steps.filter((step) => step.station === station)
-        if (steps.length === 0) return null
-        return (
-          <section key={station}>
-            <h3 className="text-lead font-bold">{stationNames[station]}</h3>
-            <ol className="list-decimal pl-6">
-              {steps.map((step) => (
-                <li key={step.id} className="py-0.5">
-                  {step.text}
-                  {step.caution && <span className="block border-l-[5px] border-lamp pl-3">{step.caution}</span>}
-                </li>
-              ))}
-            </ol>
-          </section>
-        )
-      })}
-    </div>
-  )
-}
 
 export function Figures({ machine }: { machine: Machine }) {
   const { engine, body, power } = machine

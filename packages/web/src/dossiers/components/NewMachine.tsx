@@ -1,32 +1,22 @@
 import { blankMachine, cloneMachine, idFrom, type Machine, type MachineId } from '@tidy-badger/core/dossiers'
-import { useNavigate } from 'react-router'
-import { v4 as newId } from 'uuid'
 import type { DossierRow } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { ChoiceField, TextField } from '../../ui/form/Fields.tsx'
 import { mayBeEmpty, words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
-import { notice } from '../../ui/notices.ts'
-import { fetchDocument, saveDraft } from '../api.ts'
+import { fetchDocument } from '../api.ts'
+import { useBeginning } from '../useBeginning.ts'
 
 const asked = z.object({ maker: words(80), model: words(80), from: mayBeEmpty(80) })
 
 /** A machine that is not in the box: from nothing, or as a copy that is varied. */
 export function NewMachine({ rows, taken }: { rows: DossierRow[]; taken: readonly string[] }) {
-  const navigate = useNavigate()
+  const beginAt = useBeginning()
   const fields = useFields(asked, {
     start: { maker: '', model: '', from: '' },
     onSend: async (typed) => {
       const id = idFrom<MachineId>(`${typed.maker} ${typed.model}`, taken)
-      try {
-        const draft = newId()
-        await saveDraft(draft, await begin(id, typed), null)
-        await navigate(`/dossiers/draft/${draft}`)
-        return true
-      } catch (error) {
-        notice.bad(error instanceof Error ? error.message : String(error))
-        return false
-      }
+      return beginAt(() => begin(id, typed))
     },
   })
   return (

@@ -1,9 +1,9 @@
+import { withWires } from '@tidy-badger/core/dossier-writing'
 import {
   pinoutColumns,
   readPinoutRows,
   splitPinoutTable,
   wireName,
-  withPinout,
   gridCavities,
   type Connector,
   type Machine,
@@ -55,7 +55,7 @@ export function PastePinout({
             : item,
         ),
       }
-      return withPinout(grown, connector.id, read.rows)
+      return withWires(grown, connector.id, read.rows)
     })
     setOpen(false)
     setText('')

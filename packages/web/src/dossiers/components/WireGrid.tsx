@@ -1,8 +1,8 @@
+import { withWires } from '@tidy-badger/core/dossier-writing'
 import {
   wireAt,
   machineIndex,
   readWireColour,
-  withPinout,
   wireShort,
   type CavityEntry,
   type ColourLanguage,
@@ -44,7 +44,7 @@ export function WireGrid({
   const change = (cavity: number, part: Partial<Row>) => {
     const next = rows.map((row) => (row.cavity === cavity ? { ...row, ...part } : row))
     setRows(next)
-    changeMachine((before) => withPinout(before, connector.id, entriesOf(next, reading)))
+    changeMachine((before) => withWires(before, connector.id, entriesOf(next, reading)))
   }
   const read = ({ colour }: Row) =>
     colour.trim() === '' ? null : readWireColour(colour, reading.order, reading.language)

@@ -8,9 +8,10 @@ import {
   type KitList,
   type TypedField,
 } from '@tidy-badger/core/dossier-writing'
-import { stationNames, stations, type Kit, type KitEndId } from '@tidy-badger/core/dossiers'
+import type { Kit, KitEndId } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
 import { Picture, Views } from '../../ui/Views.tsx'
+import { StationSteps } from '../components/StationSteps.tsx'
 import { LoomTree } from './LoomTree.tsx'
 
 const chapters = [
@@ -97,25 +98,8 @@ export function KitContents({ kit }: { kit: Kit }) {
           )}
         </Picture>
         <Picture name="steps">
-          {stations.map((station) => {
-            const steps = kit.steps.filter((step) => step.station === station)
-            return (
-              steps.length > 0 && (
-                <section key={station} className="mb-4">
-                  <h3 className="text-lead font-bold">{stationNames[station]}</h3>
-                  <ol className="list-decimal pl-6">
-                    {steps.map((step) => (
-                      <li key={step.id} className="py-0.5">
-                        {step.text}
-                        {step.caution && <span className="block border-l-[5px] border-lamp pl-3">{step.caution}</span>}
-                      </li>
-                    ))}
-                  </ol>
-                </section>
-              )
-            )
-          })}
-          <h3 className="text-lead font-bold">Back to stock</h3>
+          <StationSteps steps={kit.steps} />
+          <h3 className="mt-4 text-lead font-bold">Back to stock</h3>
           <ol className="list-decimal pl-6">
             {kit.returnToStock.map((text) => (
               <li key={text}>{text}</li>

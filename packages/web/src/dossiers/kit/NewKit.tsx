@@ -7,15 +7,13 @@ import {
   type KitClass,
 } from '@tidy-badger/core/dossier-writing'
 import { idFrom, type Kit, type KitId } from '@tidy-badger/core/dossiers'
-import { useNavigate } from 'react-router'
-import { v4 as newId } from 'uuid'
 import type { DossierRow } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { ChoiceField, FigureField, TextField } from '../../ui/form/Fields.tsx'
 import { figure, mayBeEmpty, words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
-import { notice } from '../../ui/notices.ts'
-import { fetchDocument, saveDraft } from '../api.ts'
+import { fetchDocument } from '../api.ts'
+import { useBeginning } from '../useBeginning.ts'
 
 const whole = (low: number, high: number, says: string) =>
   figure('', says, (value) => Number.isInteger(value) && value >= low && value <= high)
@@ -36,7 +34,7 @@ const classOf = (from: string): KitClass | undefined => kitClasses.find((name) =
 
 /** A kit that is not in the box: as those of its class usually are, or as a copy that is varied. */
 export function NewKit({ rows, taken }: { rows: DossierRow[]; taken: readonly string[] }) {
-  const navigate = useNavigate()
+  const beginAt = useBeginning()
   const fields = useFields(asked, {
     start: {
       ...{ maker: '', model: '', from: `class ${kitClasses[0]}`, cylinders: '1', rows: '1', coils: 'yes' },
@@ -44,15 +42,7 @@ export function NewKit({ rows, taken }: { rows: DossierRow[]; taken: readonly st
     },
     onSend: async (typed) => {
       const id = idFrom<KitId>(`${typed.maker} ${typed.model}`, taken)
-      try {
-        const draft = newId()
-        await saveDraft(draft, await begin(id, typed), null)
-        await navigate(`/dossiers/draft/${draft}`)
-        return true
-      } catch (error) {
-        notice.bad(error instanceof Error ? error.message : String(error))
-        return false
-      }
+      return beginAt(() => begin(id, typed))
     },
   })
   const from = fields.form.watch('from')
