@@ -108,6 +108,26 @@ test('from its class the same is there in two minutes, with steps, and a job ope
   await expect(page.getByRole('heading', { name: /^0 of 14 ends connected/ })).toBeVisible()
 })
 
+test('an end is taken from another kit, and a plug with its wires from another machine', async ({ page }) => {
+  await newKit(page, 'Taker', 'something else')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page.getByText('Take something from another kit').click()
+  await page.getByLabel('Which kit').selectOption('quernby-p1')
+  await page.getByRole('button', { name: 'Take Throttle lead', exact: true }).click()
+  await expect(page.getByLabel('For, Throttle lead', { exact: true })).toHaveValue('throttle position')
+  await expectAccessible(page)
+  await page.goto('/dossiers')
+  await page.getByLabel('Maker').fill('Hut')
+  await page.getByLabel('Model').fill('Taker')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page.getByText('Take something from another machine').click()
+  await page.getByLabel('Which machine').selectOption('pellick-gorse-430')
+  await page.getByRole('button', { name: 'Take Throttle sensor plug', exact: true }).click()
+  await page.getByRole('button', { name: /^Throttle sensor plug/ }).click()
+  await expect(page.getByLabel('Colour of cavity 2', { exact: true })).toHaveValue('grey/violet')
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+})
+
 test('a copy is varied: a length by keys and by hand, a wire that is wrong, an end that goes', async ({
   page,
   cutting,

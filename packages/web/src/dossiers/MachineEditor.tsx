@@ -8,6 +8,7 @@ import {
   machineHead,
   mixtureFields,
   powerFields,
+  takenFromMachine,
   withMachineRow,
 } from '@tidy-badger/core/dossier-writing'
 import { bodyView } from '@tidy-badger/core/drawing'
@@ -38,6 +39,7 @@ import { PassageTable, PlaceTable } from './components/RouteTables.tsx'
 import { ReadingOrder } from './components/ReadingOrder.tsx'
 import { StepCard } from './components/StepCard.tsx'
 import { StudTable } from './components/StudTable.tsx'
+import { TakeFrom } from './components/TakeFrom.tsx'
 import { Variants, WrittenOn } from './components/Variants.tsx'
 import { WireGrid } from './components/WireGrid.tsx'
 import { machineDrafting, useDraft } from './draftStore.ts'
@@ -171,6 +173,13 @@ export function MachineEditor({ id, machine: document }: { id: string; machine: 
           />
         )}
         <Gaps id={id} machine={machine} document={document} onPick={pickPlug} />
+        <TakeFrom
+          kind="machine"
+          own={document.id}
+          onTake={(other, list, thing) =>
+            other.kind === 'machine' && machineDrafting.change((now) => takenFromMachine(now, other, list, thing))
+          }
+        />
       </aside>
     </div>
   )

@@ -2,6 +2,7 @@ import {
   kitHead,
   lastWords,
   missingFromKit,
+  takenFromKit,
   moduleFields,
   trimFields,
   withKitRow,
@@ -12,6 +13,7 @@ import { Picture, Views } from '../../ui/Views.tsx'
 import { DraftState } from '../components/DraftState.tsx'
 import { FieldCard } from '../components/FieldCard.tsx'
 import { StepCard } from '../components/StepCard.tsx'
+import { TakeFrom } from '../components/TakeFrom.tsx'
 import { kitDrafting } from '../draftStore.ts'
 import { KitSheet } from './KitSheet.tsx'
 import { KitTable } from './KitTable.tsx'
@@ -153,6 +155,13 @@ export function KitEditor({ id, kit }: { id: string; kit: Kit }) {
           problems={problems}
           missing={missingFromKit(kit).map(({ costs }) => costs)}
           begun={kit.ends.length > 0}
+        />
+        <TakeFrom
+          kind="kit"
+          own={kit.id}
+          onTake={(other, list, thing) =>
+            other.kind === 'kit' && kitDrafting.change((now) => takenFromKit(now, other, list, thing))
+          }
         />
       </aside>
     </div>
