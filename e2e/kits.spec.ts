@@ -190,6 +190,32 @@ test('a copy is varied: a length by keys and by hand, a wire that is wrong, an e
   await expect(page.getByText('version 2, being written')).toBeVisible()
 })
 
+test('a plug that nearly goes on upside down says which way up, and a box on the 5 V of its pair what that can spare', async ({
+  page,
+}) => {
+  const open = async (machine: RegExp, kit: RegExp) => {
+    await page.goto('/new')
+    await page.getByRole('radio', { name: machine }).check()
+    await page.getByRole('radio', { name: kit }).check()
+    await page.getByRole('button', { name: 'Open the job' }).click()
+    await page.getByRole('link', { name: /Hook up/ }).click()
+  }
+  await open(/Wainwright/, /Thistle V3/)
+  await page
+    .getByRole('button', { name: /Cam pair/ })
+    .first()
+    .click()
+  await page.getByRole('tab', { name: 'Card' }).click()
+  await expect(page.getByText('Lock upwards, plain white wire to the left.', { exact: false })).toBeVisible()
+  await expectAccessible(page)
+  await open(/Tiller/, /Wren Pedal/)
+  await page.getByRole('link', { name: /Lay loom/ }).click()
+  await page.getByRole('tab', { name: 'Power' }).click()
+  await expect(page.getByText('From the 5 V of the plug it sits in').first()).toBeVisible()
+  await expect(page.getByText('15 mA', { exact: true }).first()).toBeVisible()
+  await expectAccessible(page)
+})
+
 test('a machine nobody knows is there in five minutes: six plugs, a photo, and a way through every station', async ({
   page,
 }) => {

@@ -47,6 +47,16 @@ async function openCopy(page: Page): Promise<void> {
   await page.getByRole('heading', { name: 'Where a loom can lie' }).waitFor()
 }
 
+/** A copy of a diesel module as a draft, its loom in sight. */
+async function openKitCopy(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Kit', exact: true }).click()
+  await page.getByLabel('Maker').fill('Sill Bridge')
+  await page.getByLabel('Model').fill('D3 of the yard')
+  await page.getByLabel('Start from').selectOption({ label: 'a copy of Thistle D3' })
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await page.getByRole('group', { name: /^Loom of the/ }).waitFor()
+}
+
 const views: View[] = [
   { name: 'yard', path: '/', sign: 'In the yard' },
   { name: 'check-kit', path: '/job/demo-guest-house/check-kit', sign: 'Bus terminator is missing' },
@@ -84,7 +94,7 @@ const views: View[] = [
       await page.getByText(/Still to do:/).waitFor()
     },
   },
-  { name: 'hook-up-stop', path: '/job/demo-ropeway/hook-up', sign: 'Part the two halves' },
+  { name: 'kit-editor', path: '/dossiers', sign: 'Machines', before: openKitCopy },
   {
     name: 'signals',
     path: '/job/demo-pass-rider/hook-up?end=low-1',

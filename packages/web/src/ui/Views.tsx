@@ -27,7 +27,7 @@ export function Views<Name extends string>({
     >
       <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
         {heading}
-        <Tabs.List aria-label="Views" className="flex gap-1">
+        <Tabs.List aria-label="Views" className="flex flex-wrap gap-1">
           {names.map(([name, words]) => (
             <Tabs.Trigger
               key={name}

@@ -15,7 +15,7 @@ export function SupplyDiagram({ line }: { line: SupplyLine }) {
         role="img"
       >
         <title>
-          {joints.map((joint) => `${joint.name}, ${joint.volts.toFixed(2)} V, ${joint.amps.toFixed(2)} A`).join('; ')}
+          {joints.map((joint) => `${joint.name}, ${joint.volts.toFixed(2)} V, ${ampsText(joint.amps)}`).join('; ')}
         </title>
         {joints.map((joint, i) =>
           i === 0 ? null : (
@@ -49,7 +49,7 @@ export function SupplyDiagram({ line }: { line: SupplyLine }) {
               {joint.volts.toFixed(2)} V
             </text>
             <text x={x(i)} y={152} fontSize={15} fill="var(--ink)" className="figures">
-              {joint.amps.toFixed(2)} A
+              {ampsText(joint.amps)}
             </text>
             <text x={x(i)} y={176} fontSize={15} fontWeight={600} fill="var(--ink)">
               {short(joint.name)}
@@ -105,4 +105,9 @@ function JointMark({ joint, x }: { joint: LineJoint; x: number }) {
     case 'joint':
       return <circle cx={x} cy={84} r={8} {...line} />
   }
+}
+
+/** Small currents in mA: a box that lives from a reference takes so little. */
+function ampsText(amps: number): string {
+  return amps > 0 && amps < 0.1 ? `${Math.round(amps * 1000)} mA` : `${amps.toFixed(2)} A`
 }

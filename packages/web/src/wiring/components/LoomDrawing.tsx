@@ -55,7 +55,7 @@ export function LoomDrawing({
           <circle key={item.end.id} cx={breakOut(item.end)} cy={middle} r={4} fill="#f4f4ef" />
         ))}
         <text
-          x={(trunk.from + trunk.to) / 2}
+          x={(trunk.from + trunk.to) / 2 + 10}
           y={middle + 34}
           textAnchor="middle"
           fontSize={15}
