@@ -33,7 +33,10 @@ test('the order is changed by drag', async ({ page, app }) => {
   const rows = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: / off ?, open/ }) })
   const first = (await rows.nth(0).textContent()) ?? ''
   const grip = rows.nth(0).locator('.cursor-grab')
-  const [from, to] = [await grip.boundingBox(), await rows.nth(1).boundingBox()]
+  // While the plan comes in the rows are made anew: both are measured at once, when they stand.
+  const boxes = async () => [await grip.boundingBox(), await rows.nth(1).boundingBox()]
+  await expect.poll(async () => (await boxes()).every((box) => box !== null)).toBe(true)
+  const [from, to] = await boxes()
   if (!from || !to) throw new Error('the rows have gone')
   await page.mouse.move(from.x + 8, from.y + 20)
   await page.mouse.down()
@@ -207,6 +210,7 @@ test('a machine in no dossier is useful in minutes: six plugs, three covers, one
     await page.getByLabel('Name', { exact: true }).press('Enter')
     await expect(page.getByRole('navigation', { name: 'Plugs' }).getByRole('listitem')).toHaveCount(i + 1)
   }
+  await page.getByRole('tab', { name: 'Covers' }).click()
   const fill = async (field: string, text: string) => page.getByLabel(`${field}, new cover`).fill(text)
   const add = async (name: string, minutes: string, behind: string, more: Record<string, string> = {}) => {
     await fill('Cover', name)

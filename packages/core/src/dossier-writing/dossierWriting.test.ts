@@ -69,6 +69,12 @@ describe('what a circuit is for, in words', () => {
     )
   })
 
+  test('reads back as it was, every signal with every role', () => {
+    for (const signal of signalKinds)
+      for (const role of signalRoles)
+        expect(readSort(sortText({ signal, role }))).toEqual({ ok: true, value: { signal, role } })
+  })
+
   test.each<[string, SignalSort]>([
     ['Injector 2 lower', { signal: 'injector-drive', role: 'injector', cylinder: 2, row: 'lower' }],
     ['throttle', { signal: 'analogue-0-5', role: 'throttle-position' }],

@@ -15,6 +15,8 @@ const named = [
 
 /** What circuits for these usually carry; the others carry a level of 0 to 5 V. */
 const usual: Partial<Record<SignalRole, SignalKind>> = {
+  supply: 'supply-switched',
+  ground: 'power-ground',
   injector: 'injector-drive',
   coil: 'coil-drive',
   crank: 'frequency',
