@@ -23,6 +23,8 @@ const jointOhms = 0.003
 const inputOhms = 1e6
 const ratedVolts = 12.6
 const referenceVolts = 5
+/** What lives from a reference works from here up, V. */
+const workingOnReferenceVolts = 3.5
 
 /** Cavities that the connections take off their devices, and wires that they cut. */
 export function parted(fitted: readonly FittedKit[]): Pick<Drawn, 'apart' | 'cut'> {
@@ -50,7 +52,8 @@ export function drawKits(drawn: Drawn, fitted: readonly FittedKit[]): void {
     const module = moduleOf(kit)
     // With the key off it sleeps, or waits.
     const takesA = drawn.state === 'key off' ? kit.module.idleMa / 1000 : Math.max(0.01, awakeA(kit))
-    drawn.draw.resistor(module.supply, module.ground, module.ratedV / Math.max(1e-5, takesA), moduleFlow(kit.id))
+    const ratedV = module.onReference ? referenceVolts : ratedVolts
+    drawn.draw.resistor(module.supply, module.ground, ratedV / Math.max(1e-5, takesA), moduleFlow(kit.id))
     drawn.draw.resistor(module.reference, module.ground, 10_000)
     if (module.coil !== null) drawRelay(drawn, module)
     drawStandIn(drawn, module, kit, connections)
@@ -70,9 +73,7 @@ function awakeA(kit: Kit): number {
 
 interface Module {
   kit: string
-  /** What it is made to live from, V; at half of that it still does its work. */
-  ratedV: number
-  /** It lives from the reference and the sensor ground of its pair. */
+  /** It lives from the reference and the sensor ground of its pair, not from the battery. */
   onReference: boolean
   supply: string
   ground: string
@@ -90,7 +91,6 @@ function moduleOf(kit: Kit): Module {
   const { kind, coil } = supplyOf(kit)
   return {
     kit: kit.id,
-    ratedV: kind === 'reference' ? referenceVolts : ratedVolts,
     onReference: kind === 'reference',
     supply: inside('supply'),
     ground: inside('ground'),
@@ -212,7 +212,7 @@ function drawPair(drawn: Drawn, module: Module, end: InlinePair, connections: re
       const [from, out] = drives ? [factory, device] : [device, factory]
       draw.resistor(from, inside, ohms(areaMm2))
       draw.resistor(inside, module.ground, inputOhms)
-      // A resistor of a sensor is asked as the control unit asks it.
+      // A sensor that is a mere resistor is asked through a pull-up of the module's own.
       if (thermistorRoles.includes(wants.role) && works(drawn, module))
         draw.source(inside, module.ground, referenceVolts, pullUpOhms)
       // A drive is answered by a switch, open as long as nothing is injected; a sensor by what it said.
@@ -228,7 +228,7 @@ function drawPair(drawn: Drawn, module: Module, end: InlinePair, connections: re
 
 /** Whether it has enough to do its work. */
 function works({ before }: Drawn, module: Module): boolean {
-  return before(module.supply, module.ground) > Math.min(workingVolts, module.ratedV / 2 + 1)
+  return before(module.supply, module.ground) > (module.onReference ? workingOnReferenceVolts : workingVolts)
 }
 
 /** A tapped supply or ground is where the module lives from. */

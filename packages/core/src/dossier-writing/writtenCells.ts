@@ -1,14 +1,9 @@
-import { readArea, type Kit, type KitPlaceId } from '../dossiers/index.ts'
-import type { Cell } from '../dossier-files/index.ts'
+import { cells, type Cell } from '../dossier-files/index.ts'
+import { readArea, type Kit, type SignalSort } from '../dossiers/index.ts'
 import { readFigure } from '../shared/index.ts'
 import { readSort, sortText } from './sortWords.ts'
-import type { SignalSort } from '../dossiers/index.ts'
 
-/** A cell of values that the schema has let through. */
-function cell<T>(write: (value: T) => string, read: Cell['read']): Cell {
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the schema has let it through
-  return { write: (value) => write(value as T), read }
-}
+const { cell } = cells
 
 /** Longer than any loom or machine, mm. */
 const longestMm = 10_000
@@ -71,8 +66,11 @@ export const sentences = cell<string[]>(
 export const figures = cell<number[]>(
   (value) => value.join(' '),
   (text) => {
-    const words = text.split(/[\s;]+/).map((word) => word.replace(/,$/, ''))
-    const values = words.filter((word) => word !== '').map((word) => readFigure(word))
+    const words = text
+      .split(/[\s;]+/)
+      .map((word) => word.replace(/,$/, ''))
+      .filter((word) => word !== '')
+    const values = words.map((word) => readFigure(word))
     const wrong = values.indexOf(null)
     return wrong >= 0
       ? { says: `"${words[wrong]}" is no figure. Write them one after the other, with blanks.` }
@@ -94,67 +92,61 @@ export const table = cell<number[][]>(
   },
 )
 
-/** Ends of a loom by their tags. */
-export function tags(kit: Kit): Cell {
-  return cell<string[]>(
-    (value) => value.map((id) => kit.ends.find((end) => end.id === id)?.tag ?? id).join(', '),
-    (text) => {
-      const words = text.split(/[,;\s]+/).filter((word) => word !== '')
-      const found = words.map((word) => endTagged(kit, word))
-      const wrong = found.indexOf(undefined)
-      return wrong >= 0 ? { says: noEnd(kit, words[wrong]) } : { value: found }
-    },
-  )
-}
-
-/** One end by its tag. */
-export function tag(kit: Kit): Cell {
-  return cell<string>(
-    (value) => kit.ends.find((end) => end.id === value)?.tag ?? value,
-    (text) => {
-      const found = endTagged(kit, text.trim())
-      return found === undefined ? { says: noEnd(kit, text.trim()) } : { value: found }
-    },
-  )
-}
-
-function endTagged(kit: Kit, word: string) {
-  return kit.ends.find((end) => end.tag.toLowerCase() === word.toLowerCase() || end.id === word)?.id
-}
-
-function noEnd(kit: Kit, word: string): string {
-  return `"${word}" is the tag of no end. There are: ${kit.ends.map((end) => end.tag).join(', ') || 'none yet'}.`
-}
-
-/** Sockets by name, separated by semicolons. */
-export function sockets(kit: Kit): Cell {
-  return cell<KitPlaceId[]>(
-    (value) => value.map((id) => socketName(kit, id)).join('; '),
-    (text) => {
-      const words = text
-        .split(';')
-        .map((word) => word.trim())
-        .filter((word) => word !== '')
-      const found = words.map((word) => socketNamed(kit, word))
-      const wrong = found.indexOf(undefined)
-      return wrong >= 0 ? { says: noSocket(kit, words[wrong]) } : { value: found }
-    },
-  )
+/** How things of a kit are called, for cells that name them. */
+interface Names {
+  nameOf: (id: string) => string
+  find: (word: string) => string | undefined
+  /** What is said of a word that names none. */
+  none: (word: string) => string
 }
 
 /** One of them. */
-export function socket(kit: Kit): Cell {
-  return cell<KitPlaceId>(
-    (value) => socketName(kit, value),
+function oneOf({ nameOf, find, none }: Names): Cell {
+  return cell<string>(nameOf, (text) => {
+    const found = find(text.trim())
+    return found === undefined ? { says: none(text.trim()) } : { value: found }
+  })
+}
+
+/** Several of them. */
+function severalOf({ nameOf, find, none }: Names, between: RegExp, joint: string): Cell {
+  return cell<string[]>(
+    (value) => value.map(nameOf).join(joint),
     (text) => {
-      const found = socketNamed(kit, text.trim())
-      return found === undefined ? { says: noSocket(kit, text.trim()) } : { value: found }
+      const words = text
+        .split(between)
+        .map((word) => word.trim())
+        .filter((word) => word !== '')
+      const found = words.map(find)
+      const wrong = found.indexOf(undefined)
+      return wrong >= 0 ? { says: none(words[wrong]) } : { value: found }
     },
   )
 }
 
-const socketName = (kit: Kit, id: KitPlaceId) => kit.sockets?.find((one) => one.id === id)?.name ?? id
-const socketNamed = (kit: Kit, word: string) =>
-  kit.sockets?.find((one) => one.name.toLowerCase() === word.toLowerCase() || one.id === word)?.id
-const noSocket = (kit: Kit, word: string) =>
-  `"${word}" is no socket of this kit. There are: ${kit.sockets?.map((one) => one.name).join('; ') || 'none yet'}.`
+const same = (a: string, b: string) => a.toLowerCase() === b.toLowerCase()
+
+function endNames({ ends }: Kit): Names {
+  return {
+    nameOf: (id) => ends.find((end) => end.id === id)?.tag ?? id,
+    find: (word) => ends.find((end) => same(end.tag, word) || end.id === word)?.id,
+    none: (word) =>
+      `"${word}" is the tag of no end. There are: ${ends.map((end) => end.tag).join(', ') || 'none yet'}.`,
+  }
+}
+
+function socketNames({ sockets: known = [] }: Kit): Names {
+  return {
+    nameOf: (id) => known.find((one) => one.id === id)?.name ?? id,
+    find: (word) => known.find((one) => same(one.name, word) || one.id === word)?.id,
+    none: (word) =>
+      `"${word}" is no socket of this kit. There are: ${known.map((one) => one.name).join('; ') || 'none yet'}.`,
+  }
+}
+
+/** Ends of a loom by their tags, or one of them. */
+export const tags = (kit: Kit): Cell => severalOf(endNames(kit), /[,;\s]+/, ', ')
+export const tag = (kit: Kit): Cell => oneOf(endNames(kit))
+/** Sockets by name, separated by semicolons, or one of them. */
+export const sockets = (kit: Kit): Cell => severalOf(socketNames(kit), /;/, '; ')
+export const socket = (kit: Kit): Cell => oneOf(socketNames(kit))

@@ -42,7 +42,7 @@ import { StudTable } from './components/StudTable.tsx'
 import { TakeFrom } from './components/TakeFrom.tsx'
 import { Variants, WrittenOn } from './components/Variants.tsx'
 import { WireGrid } from './components/WireGrid.tsx'
-import { machineDrafting, useDraft } from './draftStore.ts'
+import { keepMade, machineDrafting, useDraft } from './draftStore.ts'
 
 const chapters = [
   ['plugs', 'Plugs'],
@@ -163,13 +163,12 @@ export function MachineEditor({ id, machine: document }: { id: string; machine: 
           <StepCard
             key={inHand.id}
             step={inHand}
-            keep={(texts) => {
-              const now = machineDrafting.now() ?? machine
-              const index = now.steps.findIndex((item) => item.id === inHand.id)
-              const made = withMachineRow(now, 'steps', index, texts)
-              if (made.ok) machineDrafting.change(() => made.value)
-              return made
-            }}
+            keep={(texts) =>
+              keepMade(machineDrafting, machine, (now) => {
+                const index = now.steps.findIndex((item) => item.id === inHand.id)
+                return withMachineRow(now, 'steps', index, texts)
+              })
+            }
           />
         )}
         <Gaps id={id} machine={machine} document={document} onPick={pickPlug} />

@@ -1,5 +1,6 @@
 import { editedAs, readDraft, withEdited, type Documents } from '@tidy-badger/core/dossier-writing'
 import type { Dossier, VariantId } from '@tidy-badger/core/dossiers'
+import type { Outcome } from '@tidy-badger/core/shared'
 import { v4 as newId } from 'uuid'
 import { create } from 'zustand'
 import { Refused, Unreachable } from '../platform/api/http.ts'
@@ -112,6 +113,17 @@ export interface Drafting<Document> {
   /** As it stands now; null where another kind is open. */
   now: () => Document | null
   change: (change: (document: Document) => Document) => void
+}
+
+/** Keeps what is made of the document as it stands now, if it can be made. @param shown where another kind is open by now */
+export function keepMade<Document>(
+  { now, change }: Drafting<Document>,
+  shown: Document,
+  make: (document: Document) => Outcome<Document>,
+): Outcome<Document> {
+  const made = make(now() ?? shown)
+  if (made.ok) change(() => made.value)
+  return made
 }
 
 export const machineDrafting: Drafting<Documents['machine']> = {

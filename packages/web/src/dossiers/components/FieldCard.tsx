@@ -1,5 +1,5 @@
 import { textsOf, withTyped, type Documents, type TypedField } from '@tidy-badger/core/dossier-writing'
-import type { Drafting } from '../draftStore.ts'
+import { keepMade, type Drafting } from '../draftStore.ts'
 import { TypedCard } from './TypedCard.tsx'
 
 /** Fields of the document itself, kept one by one. */
@@ -26,11 +26,7 @@ export function FieldCard<K extends keyof Documents>({
         fields={fields}
         columns="two"
         texts={textsOf(document, fields)}
-        keep={(texts) => {
-          const made = withTyped(kind, drafting.now() ?? document, [], fields, texts)
-          if (made.ok) drafting.change(() => made.value)
-          return made
-        }}
+        keep={(texts) => keepMade(drafting, document, (now) => withTyped(kind, now, [], fields, texts))}
       />
     </section>
   )

@@ -9,7 +9,7 @@ import {
 } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
-import { changeMachine, machineDrafting } from '../draftStore.ts'
+import { changeMachine, keepMade, machineDrafting } from '../draftStore.ts'
 
 /** The point in hand: where it is, what is reached from it, and joining it to another. */
 export function PointCard({
@@ -31,9 +31,8 @@ export function PointCard({
   const now = point.at ?? { x: 0, y: 0, z: 0 }
   const keepServes = () => {
     if (!spot || serves === servesText(machine, spot)) return
-    const made = withServes(machineDrafting.now() ?? machine, spot.id, serves)
+    const made = keepMade(machineDrafting, machine, (now) => withServes(now, spot.id, serves))
     setWrong(made.ok ? '' : (made.problems[0]?.message ?? ''))
-    if (made.ok) changeMachine(() => made.value)
   }
   return (
     <div className="flex flex-col gap-2 border-l-[5px] border-lamp pl-3">

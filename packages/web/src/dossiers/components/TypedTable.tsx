@@ -3,7 +3,7 @@ import { ChevronRight } from 'lucide-react'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { Grid, type GridColumn } from '../../ui/Grid.tsx'
-import type { Drafting } from '../draftStore.ts'
+import { keepMade, type Drafting } from '../draftStore.ts'
 import { TypedCell, type TypedField } from './TypedCell.tsx'
 
 export interface TypedTableProps<Document, Item extends { id: string; name: string }, Row extends object> {
@@ -61,10 +61,8 @@ export function TypedTable<Document, Item extends { id: string; name: string }, 
     const typed = { ...handOf(shown).typed, ...more }
     if (Object.keys(typed).length === 0) return
     const stored = shown.item ? rowOf(document, shown.item) : empty
-    const made = keep(drafting.now() ?? document, shown.item?.id ?? null, { ...stored, ...typed })
-    if (!made.ok) return setHand(shown, { typed, problems: made.problems })
-    setHand(shown, { typed: {}, problems: [] })
-    drafting.change(() => made.value)
+    const made = keepMade(drafting, document, (now) => keep(now, shown.item?.id ?? null, { ...stored, ...typed }))
+    setHand(shown, made.ok ? { typed: {}, problems: [] } : { typed, problems: made.problems })
   }
   const set = (shown: Shown<Item>, more: Partial<Row>, now: boolean) =>
     now && shown.item

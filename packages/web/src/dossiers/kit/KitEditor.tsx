@@ -14,7 +14,7 @@ import { DraftState } from '../components/DraftState.tsx'
 import { FieldCard } from '../components/FieldCard.tsx'
 import { StepCard } from '../components/StepCard.tsx'
 import { TakeFrom } from '../components/TakeFrom.tsx'
-import { kitDrafting } from '../draftStore.ts'
+import { keepMade, kitDrafting } from '../draftStore.ts'
 import { KitSheet } from './KitSheet.tsx'
 import { KitTable } from './KitTable.tsx'
 import { EndCard, LoomChapter } from './LoomChapter.tsx'
@@ -141,11 +141,7 @@ export function KitEditor({ id, kit }: { id: string; kit: Kit }) {
           <StepCard
             key={step}
             step={inHand}
-            keep={(texts) => {
-              const made = withKitRow(kitDrafting.now() ?? kit, 'steps', Number(step), texts)
-              if (made.ok) kitDrafting.change(() => made.value)
-              return made
-            }}
+            keep={(texts) => keepMade(kitDrafting, kit, (now) => withKitRow(now, 'steps', Number(step), texts))}
           />
         )}
         <DraftState

@@ -14,7 +14,7 @@ import { fetchDossiers } from '../../jobs/index.ts'
 import { Loading } from '../../ui/states.tsx'
 import { fetchDocument } from '../api.ts'
 import { Problems } from '../components/TypedTable.tsx'
-import { changeKit, kitDrafting } from '../draftStore.ts'
+import { changeKit, keepMade, kitDrafting } from '../draftStore.ts'
 
 /** What the kit's own sheet says, machine by machine: made for it or not, where the module goes, which wire or stud an end takes. */
 export function KitSheet({ kit }: { kit: Kit }) {
@@ -88,10 +88,9 @@ function OneSheet({ kit, id }: { kit: Kit; id: MachineId }) {
                 aria-label={`Stud for ${end.name}`}
                 className="w-64"
                 value={text}
-                onChange={(event) => {
-                  const made = withSheetEntry(kitDrafting.now() ?? kit, id, end.id, event.target.value)
-                  if (made.ok) changeKit(() => made.value)
-                }}
+                onChange={({ target }) =>
+                  keepMade(kitDrafting, kit, (now) => withSheetEntry(now, id, end.id, target.value))
+                }
               >
                 <option value="">the sheet names none</option>
                 {studs.map((stud) => (
@@ -128,9 +127,8 @@ function WireEntry({
   const [problems, setProblems] = useState<readonly { path: string; message: string }[]>([])
   const store = () => {
     if (typed === text) return
-    const made = withSheetEntry(kitDrafting.now() ?? kit, machine, end, typed)
+    const made = keepMade(kitDrafting, kit, (now) => withSheetEntry(now, machine, end, typed))
     setProblems(made.ok ? [] : made.problems)
-    if (made.ok) changeKit(() => made.value)
   }
   return (
     <>

@@ -17,7 +17,7 @@ import type { InlinePair, Kit, KitEnd, KitEndId } from '@tidy-badger/core/dossie
 import { asId } from '@tidy-badger/core/shared'
 import { FieldTable } from '../components/FieldTable.tsx'
 import { TypedCard } from '../components/TypedCard.tsx'
-import { changeKit, kitDrafting } from '../draftStore.ts'
+import { keepMade, kitDrafting } from '../draftStore.ts'
 import { LoomTree } from './LoomTree.tsx'
 
 const suggestsSorts = ({ name }: TypedField) => (name === 'wants' ? 'sort-words' : undefined)
@@ -106,11 +106,7 @@ export function EndCard({ kit, end }: { kit: Kit; end: KitEnd }) {
         fields={fields}
         texts={textsOf(end, fields)}
         suggested={suggestsSorts}
-        keep={(texts) => {
-          const made = withEndFields(kitDrafting.now() ?? kit, end.id, texts)
-          if (made.ok) changeKit(() => made.value)
-          return made
-        }}
+        keep={(texts) => keepMade(kitDrafting, kit, (now) => withEndFields(now, end.id, texts))}
       />
     </section>
   )
