@@ -7,7 +7,7 @@ import { pageHead } from './pageHead.ts'
 
 /** Parts of core that stand below every station. */
 const below =
-  /packages\/core\/src\/(?:shared\/(?:around|brand|result|sameValue|perPair|speaker|readFigure)|dossiers\/(?:colours|fastenerWords|findGaps|ids|lookUp|machineIndex|model|orderSteps|pair|roles|signals|sourceOf|zoneAir))\.ts$/
+  /packages\/core\/src\/(?:shared\/(?:around|brand|result|sameValue|perPair|speaker|readFigure)|dossiers\/(?:colours|fastenerWords|findGaps|howKnown|ids|lookUp|machineIndex|model|orderSteps|pair|roles|signals|sourceOf|zoneAir))\.ts$/
 
 export default defineConfig({
   plugins: [

@@ -1,7 +1,7 @@
 import { parseDossier, type Dossier } from '../dossiers/index.ts'
 import { failure, success, type Outcome, type Problem } from '../shared/index.ts'
 import { besides, variantFolder, type FolderFiles } from './folder.ts'
-import { drawnParts, kitTables, machineTables } from './tables.ts'
+import { drawnParts, kitTables, knownTable, machineTables } from './tables.ts'
 import { lengthened } from './shortForms.ts'
 import { readTable, type Table } from './table.ts'
 import { readYaml } from './yamlFile.ts'
@@ -147,12 +147,14 @@ function readHead(reading: Reading, head: string, kind: string): void {
 const ownFilesOfMachine: Record<string, string> = {
   ...Object.fromEntries(Object.entries(machineTables).map(([list, { file }]) => [list, file])),
   steps: 'steps.yaml',
+  known: knownTable.file,
 }
 const ownFilesOfKit: Record<string, string> = {
   ends: 'loom.yaml',
   parts: kitTables.parts.file,
   settings: 'settings.yaml',
   steps: 'steps.yaml',
+  known: knownTable.file,
 }
 
 /** Lists a machine may do without altogether. */
@@ -164,6 +166,7 @@ function readMachine(reading: Reading): void {
     if (read) reading.set(list, read.items, read.locate)
   }
   readSteps(reading)
+  readKnown(reading)
   const parts = reading.table(drawnParts, false)
   const { body } = reading.document
   if (parts && typeof body === 'object' && body !== null) {
@@ -206,6 +209,11 @@ function readSteps(reading: Reading): void {
   if (steps) reading.set('steps', steps.value, steps.locate)
 }
 
+function readKnown(reading: Reading): void {
+  const known = reading.table(knownTable, false)
+  if (known) reading.set('known', known.items, known.locate)
+}
+
 function readKit(reading: Reading): void {
   const ends = reading.yaml('loom.yaml')
   if (ends) reading.set('ends', ends.value, ends.locate)
@@ -214,4 +222,5 @@ function readKit(reading: Reading): void {
   const settings = reading.yaml('settings.yaml')
   if (settings) reading.set('settings', settings.value, settings.locate)
   readSteps(reading)
+  readKnown(reading)
 }

@@ -108,6 +108,15 @@ export const drawnParts: Table = {
   ],
 }
 
+/** How things are known, of a machine and a kit alike. */
+export const knownTable: Table = {
+  file: 'known.csv',
+  columns: [
+    ...[needed('of', cell.text), id, needed('how', cell.text)],
+    ...[column('who', cell.text), column('on', cell.text), column('says', cell.text)],
+  ],
+}
+
 /** Lists of a kit that stand in a table of their own. */
 export const kitTables = {
   parts: {

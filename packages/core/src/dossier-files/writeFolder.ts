@@ -1,6 +1,6 @@
 import type { Dossier, Kit, Machine } from '../dossiers/index.ts'
 import { variantFolder, type FolderFiles } from './folder.ts'
-import { drawnParts, kitTables, machineTables } from './tables.ts'
+import { drawnParts, kitTables, knownTable, machineTables } from './tables.ts'
 import { writeTable } from './table.ts'
 import { shortened } from './shortForms.ts'
 import { writeYaml } from './yamlFile.ts'
@@ -13,7 +13,7 @@ export function writeFolder(document: Dossier): FolderFiles {
 }
 
 function machineFiles(machine: Machine): FolderFiles {
-  const { steps, variants, body, ...rest } = machine
+  const { steps, variants, body, known, ...rest } = machine
   const lists: Record<string, unknown> = rest
   const { parts, ...size } = body ?? {}
   const tables = Object.entries(machineTables).flatMap(([list, table]) => {
@@ -33,17 +33,23 @@ function machineFiles(machine: Machine): FolderFiles {
     ...tables,
     ...(parts ? [[drawnParts.file, writeTable(drawnParts, parts)] as const] : []),
     ['steps.yaml', yaml(steps)],
+    ...knownFile(known),
     ...variants.map((variant) => [`${variantFolder}${variant.id}.yaml`, yaml(variant)] as const),
   ])
 }
 
 function kitFiles(kit: Kit): FolderFiles {
-  const { ends, parts, settings, steps, ...once } = kit
+  const { ends, parts, settings, steps, known, ...once } = kit
   return new Map([
     ['kit.yaml', yaml(once)],
     ['loom.yaml', yaml(ends)],
     [kitTables.parts.file, writeTable(kitTables.parts, parts)],
     ['settings.yaml', yaml(settings)],
     ['steps.yaml', yaml(steps)],
+    ...knownFile(known),
   ])
+}
+
+function knownFile(known: Dossier['known']): [string, string][] {
+  return known ? [[knownTable.file, writeTable(knownTable, known)]] : []
 }

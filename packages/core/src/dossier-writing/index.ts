@@ -60,3 +60,5 @@ export {
   withoutDrawnPart,
   type MachineList,
 } from './machineForms.ts'
+export { withKnown, withRestKnown, withoutGone, type Mark } from './markKnown.ts'
+export { backOf, findForm, findTexts, stands, withFind, withMet, type Met } from './withFind.ts'

@@ -1,5 +1,7 @@
 import {
   idFrom,
+  knownLists,
+  thingsKnown,
   machineIndex,
   wireAt,
   type Dossier,
@@ -9,6 +11,7 @@ import {
   type MountPlace,
   type Step,
 } from '../dossiers/index.ts'
+import { withKnown } from './markKnown.ts'
 import { withWires } from './writeWires.ts'
 
 /** Lists a single thing can be taken over from another document of the kind. */
@@ -50,6 +53,23 @@ export function thingsOf(document: Dossier): { list: TakenList; id: string; name
  * it names that is not here (a zone, covers, steps before it) is left out.
  */
 export function takenFromMachine(machine: Machine, other: Machine, list: TakenList, id: string): Machine {
+  return guessedAs(machine, machineWith(machine, other, list, id), other)
+}
+
+/** What is new in a document came from another one: it is a guess until somebody looks. */
+function guessedAs<D extends Machine | Kit>(before: D, after: D, { maker, model }: D): D {
+  const there = thingsKnown(before)
+  const fresh = [...thingsKnown(after)].filter((key) => !there.has(key))
+  return fresh.reduce((now, key) => {
+    const [list, id = ''] = key.split(' ')
+    const of = [...knownLists.machine, ...knownLists.kit].find((one) => one === list)
+    return of === undefined || of === 'steps'
+      ? now
+      : withKnown(now, of, id, 'guess', { says: `as on the ${maker} ${model}` })
+  }, after)
+}
+
+function machineWith(machine: Machine, other: Machine, list: TakenList, id: string): Machine {
   const zoneHere = (zone: string) => {
     const name = other.zones.find((item) => item.id === zone)?.name
     const [first] = machine.zones

@@ -16,7 +16,7 @@ export interface DossierChange {
 
 /** What is different in a later version, in the order of the document. */
 export function compareDossiers(before: Dossier, after: Dossier): DossierChange[] {
-  const facts = factsOf(before, after)
+  const facts = [...factsOf(before, after), ...knownChanges(before, after)]
   if (before.kind === 'machine' && after.kind === 'machine') {
     const { told, says } = newlyStated(before, after)
     return [...facts, ...says, ...machineChanges(told, after)]
@@ -31,6 +31,18 @@ function factsOf(before: Dossier, after: Dossier): DossierChange[] {
       ? []
       : [{ what: 'changed' as const, of: 'Figure', says: `${field}: "${before[field]}" is now "${after[field]}"` }],
   )
+}
+
+/** How things are known is counted: what it is said of is there as it was. */
+function knownChanges(before: Dossier, after: Dossier): DossierChange[] {
+  const was = new Map((before.known ?? []).map((known) => [`${known.of} ${known.id}`, known]))
+  const now = new Map((after.known ?? []).map((known) => [`${known.of} ${known.id}`, known]))
+  const count = [...new Set([...was.keys(), ...now.keys()])].filter(
+    (key) => !sameValue(was.get(key), now.get(key)),
+  ).length
+  return count === 0
+    ? []
+    : [{ what: 'changed', of: 'Figure', says: `How ${many(count, 'thing')} ${count === 1 ? 'is' : 'are'} known` }]
 }
 
 /** What is only stated where nothing was said before is counted, not listed. @returns the version before as if it had stated it */

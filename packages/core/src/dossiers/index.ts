@@ -4,6 +4,16 @@ export * from './accessModel.ts'
 export * from './routeModel.ts'
 export type { Dossier, DossierRef } from './document.ts'
 export * from './kitModel.ts'
+export {
+  isUnsure,
+  knownCount,
+  knownOf,
+  knownSummary,
+  knownText,
+  knownWords,
+  thingName,
+  thingsKnown,
+} from './howKnown.ts'
 export { endName, stationNames, stepOf, type DossierPair } from './pair.ts'
 export * from './signals.ts'
 export { orderSteps, walkSteps } from './orderSteps.ts'

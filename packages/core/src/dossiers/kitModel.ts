@@ -12,7 +12,7 @@ import type {
   StudId,
 } from './ids.ts'
 import type { PlaceUse } from './accessModel.ts'
-import type { Cavity, Shell, Step, WireColour } from './model.ts'
+import type { Cavity, Known, Shell, Step, WireColour } from './model.ts'
 import type { SignalSort } from './signals.ts'
 
 export const tapMethods = [
@@ -249,6 +249,8 @@ export interface Kit {
   levels?: KitLevel[]
   steps: Step[]
   cautions: string[]
+  /** How its things are known, where somebody said. */
+  known?: Known[]
   returnToStock: string[]
   /** Where the kit's own sheet puts the module on a machine. */
   places?: { machine: MachineId; place: PlaceId }[]

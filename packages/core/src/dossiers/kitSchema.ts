@@ -28,6 +28,7 @@ import {
   wireColour,
   words,
 } from './partSchemas.ts'
+import { known } from './knownSchema.ts'
 import { step } from './stepSchema.ts'
 
 const wants = z.strictObject(sort)
@@ -218,6 +219,7 @@ export const kitSchema = z.strictObject({
     .optional(),
   steps: z.array(step).max(400),
   cautions: z.array(words),
+  known,
   places: z
     .array(z.strictObject({ machine: ids.machine, place: ids.place }))
     .max(40)

@@ -265,6 +265,8 @@ export interface Machine {
   target?: { rpm: number[]; load: number[]; afr: number[][] }
   filters: FilterFigures
   cautions: string[]
+  /** How its things are known, where somebody said. */
+  known?: Known[]
   variants: Variant[]
 }
 
@@ -299,4 +301,27 @@ export interface Variant {
   ways?: AccessWay[]
   spots?: Spot[]
   passages?: Passage[]
+}
+
+/** How something is known: measured at a machine, taken from a sheet, guessed; or guessed, and a reading says otherwise. */
+export const knownHows = ['measured', 'sheet', 'guess', 'wrong'] as const
+export type KnownHow = (typeof knownHows)[number]
+
+/** Lists of a document whose things say how they are known. */
+export const knownLists = {
+  machine: variantLists,
+  kit: ['ends', 'sockets', 'parts', 'settings', 'steps', 'lamps'],
+} as const satisfies Record<'machine' | 'kit', readonly string[]>
+export type KnownList = (typeof knownLists)[keyof typeof knownLists][number]
+
+/** How one thing of a document is known, by whom and since when. What is not listed is as the document's source says. */
+export interface Known {
+  of: KnownList
+  id: string
+  how: KnownHow
+  who?: string
+  /** Day, as 2026-05-12. */
+  on?: string
+  /** What was read, or where it was taken from. */
+  says?: string
 }

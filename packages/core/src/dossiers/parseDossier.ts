@@ -1,6 +1,7 @@
 import { failure, problemsOfZod, success, type Outcome } from '../shared/index.ts'
 import { circuitContradictions, loomContradictions } from './circuitContradictions.ts'
 import { composeVariant } from './composeVariant.ts'
+import { knownContradictions } from './howKnown.ts'
 import { kitContradictions, machineContradictions } from './findContradictions.ts'
 import type { Kit } from './kitModel.ts'
 import { kitSchema } from './kitSchema.ts'
@@ -26,6 +27,7 @@ export function parseMachine(document: unknown, under = '', accepted: Accepted =
     ...(accepted === 'now' ? circuitContradictions(one) : []),
   ]
   const problems = [
+    ...knownContradictions(machine),
     ...contradictions(machine),
     ...machine.variants.flatMap((variant, i) => {
       const composed = composeVariant(machine, variant.id)
@@ -43,7 +45,11 @@ export function parseMachine(document: unknown, under = '', accepted: Accepted =
 export function parseKit(document: unknown, under = '', accepted: Accepted = 'now'): Outcome<Kit> {
   const parsed = kitSchema.safeParse(document)
   if (!parsed.success) return failure(...problemsOfZod(parsed.error, under))
-  const problems = [...kitContradictions(parsed.data), ...(accepted === 'now' ? loomContradictions(parsed.data) : [])]
+  const problems = [
+    ...knownContradictions(parsed.data),
+    ...kitContradictions(parsed.data),
+    ...(accepted === 'now' ? loomContradictions(parsed.data) : []),
+  ]
   return problems.length > 0 ? failure(...problems.map(placed(under))) : success(parsed.data)
 }
 

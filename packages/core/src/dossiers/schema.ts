@@ -31,6 +31,7 @@ import {
   wireColour,
   words,
 } from './partSchemas.ts'
+import { known } from './knownSchema.ts'
 import { step } from './stepSchema.ts'
 import { meterStates, type MeterReading } from './signals.ts'
 
@@ -161,5 +162,6 @@ export const machineSchema = z.strictObject({
     afrRange: z.tuple([z.number(), z.number()]),
   } satisfies ShapeOf<FilterFigures>),
   cautions: z.array(words),
+  known,
   variants: z.array(variant),
 } satisfies ShapeOf<Machine>)

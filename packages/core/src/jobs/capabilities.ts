@@ -1,6 +1,7 @@
 import { accessEntries, freshAccess } from '../access/index.ts'
 import { checkKitEntries, freshCheckKit } from '../check-kit/index.ts'
 import { freshSupply, fuseFindings, supplyEntries, supplyRules } from '../electrical/index.ts'
+import { findEntries, freshFinds } from '../finds/index.ts'
 import { freshTrim, trimEntries } from '../fuel-trim/index.ts'
 import { freshPhotos, photoEntries } from '../photos/index.ts'
 import { freshRoute, routeEntries, routeRules } from '../routing/index.ts'
@@ -45,6 +46,7 @@ export const capabilities = [
   },
   { name: 'setup', entries: setupEntries, fresh: freshSetup },
   { name: 'check-kit', entries: checkKitEntries, fresh: freshCheckKit },
+  { name: 'finds', entries: findEntries, fresh: freshFinds },
   { name: 'photos', entries: photoEntries, fresh: freshPhotos },
   { name: 'fuel-trim', entries: trimEntries, fresh: freshTrim },
 ] as const satisfies readonly Capability[]

@@ -16,6 +16,8 @@ export {
   type JobState,
   type TakeInQuestion,
 } from './state.ts'
+export { thingsOfEnd, thingsOfWork, type FindThing } from './findThings.ts'
+export { metGuesses, type MetGuess } from './metGuesses.ts'
 export { newEntrySchema } from './jobForms.ts'
 export { appendSchema } from './schema.ts'
 export { upcastEntry, upcastStamped, type OlderChoice } from './upcastEntry.ts'

@@ -2,6 +2,7 @@ import { accessForms } from '../access/index.ts'
 import { checkKitForms } from '../check-kit/index.ts'
 import { supplyForms } from '../electrical/index.ts'
 import { trimForms } from '../fuel-trim/index.ts'
+import { findForms } from '../finds/index.ts'
 import { entrySchema } from '../journal/index.ts'
 import { photoForms } from '../photos/index.ts'
 import { routeForms } from '../routing/index.ts'
@@ -21,6 +22,7 @@ export const jobForms = {
   ...setupForms,
   ...checkKitForms,
   ...photoForms,
+  ...findForms,
   ...trimForms,
 }
 

@@ -72,6 +72,10 @@ const drawn: Drawn = {
     replaces: choose(['a'.repeat(64), 'c'.repeat(64)]),
     invalidates: fc.constant([]),
   },
+  'found-otherwise': {
+    ...{ of: fc.constant('covers'), thing: choose(covers), field: choose(['how', 'off']) },
+    ...{ was: fc.constant('0'), is: choose(['1/2/3', '4']) },
+  },
   answered: { question: choose(takeInQuestions), ...answers(['one', 'other']) },
   'part-checked': {
     part: choose(gorseJob.kit.parts.map((part) => part.id)),

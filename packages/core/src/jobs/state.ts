@@ -2,6 +2,7 @@ import type { AccessState, KnownMinutes } from '../access/index.ts'
 import type { CheckKitState } from '../check-kit/index.ts'
 import type { DossierPair, DossierRef, Station } from '../dossiers/index.ts'
 import type { SupplyState } from '../electrical/index.ts'
+import type { FindState } from '../finds/index.ts'
 import type { TrimState } from '../fuel-trim/index.ts'
 import type { Decided, Done, Held } from '../journal/index.ts'
 import type { PhotoState } from '../photos/index.ts'
@@ -60,6 +61,7 @@ export type JobState = WorkState &
   SetupState &
   CheckKitState &
   PhotoState &
+  FindState &
   TrimState
 
 /** Dossiers a job points at, the machine composed with its variant. */

@@ -81,6 +81,7 @@ const elsewhere: WiringRule[] = [
   'sheet-differs',
   'sheet-erratum',
   'dossier-gap',
+  'guessed-place',
   'pin-occupied',
 ]
 
@@ -202,6 +203,30 @@ describe('rules that need more than another connection', () => {
     const found = checkWiring(marlow, a2, [], { errata: [erratum] }).find((finding) => finding.rule === 'sheet-erratum')
     expect(found?.reason).toBe('The sheet says black/orange; it is black with a brown stripe (Runa, 2026-05-01).')
     expect(rules(checkWiring(skua, learner, [], { errata: [erratum] }))).not.toContain('sheet-erratum')
+  })
+
+  test('a place that is a guess is noted where an end goes by it, once, and never bars', () => {
+    const plan = proposeMatches(marlow, a2)
+    const built = plannedConnections(marlow, a2, plan)
+    const guessed = {
+      ...marlow,
+      known: marlow.nets.map(({ id }) => ({ of: 'nets' as const, id, how: 'guess' as const })),
+    }
+    const found = checkWiring(guessed, a2, built, { plan }).filter(({ rule }) => rule === 'guessed-place')
+    expect(found.length).toBeGreaterThan(2)
+    expect(new Set(found.map(({ at, facts }) => JSON.stringify([at.kitEnd, facts]))).size).toBe(found.length)
+    expect(found.filter(grave)).toEqual([])
+    expect(found[0].reason).toMatch(/goes by .+, which is a guess\./)
+    const wrong = checkWiring(
+      { ...guessed, known: guessed.known.map((one) => ({ ...one, how: 'wrong' as const })) },
+      a2,
+      built,
+    )
+    expect(wrong.find(({ rule }) => rule === 'guessed-place')?.remedy).toContain('Find it with the meter')
+    for (const how of ['measured', 'sheet'] as const) {
+      const sure = { ...guessed, known: guessed.known.map((one) => ({ ...one, how })) }
+      expect(rules(checkWiring(sure, a2, built, { plan }))).not.toContain('guessed-place')
+    }
   })
 
   test('a half-finished machine shows its gaps, a finished one has none', () => {

@@ -8,6 +8,7 @@ import { proposeMatches, type Match } from './proposeMatches.ts'
 import { closureFindings, terminatorFindings } from './rules/closureRules.ts'
 import { cutFindings } from './rules/cutRules.ts'
 import { sharedFeedFindings } from './rules/feedRules.ts'
+import { guessedFindings } from './rules/guessedRules.ts'
 import { leadFindings } from './rules/leadRules.ts'
 import { pairFindings } from './rules/pairRules.ts'
 import { ringFindings } from './rules/ringRules.ts'
@@ -84,6 +85,7 @@ function checkEnd(scene: CheckScene, end: KitEnd, made: readonly Connection[]): 
       { kitEnd: end.id },
       { end: end.name, other: look.name, shared: look.shared, telling: look.telling },
     )
+  guessedFindings(scene, end, made)
   const place = made[0]?.to
   const match = scene.plan.get(end.id)
   if (

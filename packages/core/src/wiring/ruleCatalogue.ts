@@ -64,6 +64,9 @@ export const wiringRules = defineRules({
   'sheet-differs': note("The kit's sheet names another cavity than the machine's dossier."),
   'sheet-erratum': note("Somebody found an error in the kit's sheet on this machine."),
   'dossier-gap': note("The machine's dossier lacks something that is needed."),
+  'guessed-place': note(
+    'An end is joined to something that is a guess in the dossier, or that a reading spoke against.',
+  ),
   'differs-from-plan': note('An end is at another place than planned.'),
 })
 export type WiringRule = keyof typeof wiringRules

@@ -18,8 +18,21 @@ export function wiringFindings(
   }
   return [
     ...checkWiring(dossiers.machine, dossiers.kit, state.connections, { plan, errata }).filter(
-      (finding) => finding.rule !== 'differs-from-plan' || !accepted(finding),
+      (finding) =>
+        (finding.rule !== 'differs-from-plan' || !accepted(finding)) &&
+        (finding.rule !== 'guessed-place' || !measuredHere(state, finding)),
     ),
     ...workFindings(dossiers, state),
   ]
+}
+
+/** Whether this job put a meter to it: what was read is judged by itself, and goes into the dossier. */
+function measuredHere({ readings }: WiringState, { at }: Finding): boolean {
+  return readings.some(
+    ({ card, about }) =>
+      card !== undefined &&
+      about !== undefined &&
+      ((at.stud !== undefined && about.stud === at.stud) ||
+        (at.connector !== undefined && about.connector === at.connector && about.cavity === at.cavity)),
+  )
 }

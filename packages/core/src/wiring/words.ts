@@ -171,6 +171,13 @@ export const wiringWords = {
   'wrong-machine': ({ kit, machine }: { kit: string; machine: string }) =>
     said(`${kit} is not made for ${machine}.`, 'Use the kit made for this machine.'),
   'dossier-gap': ({ says, remedy }: { says: string; remedy: string }) => said(says, remedy),
+  'guessed-place': ({ end, what, known, wrong }: { end: string; what: string; known: string; wrong: boolean }) =>
+    said(
+      `${end} goes by ${inSentence(what)}, which is ${known}.`,
+      wrong
+        ? 'Find it with the meter before you go on, and write down what is there.'
+        : 'Measure it once; a reading that agrees makes it known.',
+    ),
   'sheet-erratum': ({ says, is, by, at }: { says: string; is: string; by: string; at: string }) =>
     said(
       `The sheet says ${says}; ${is} (${by}, ${at.slice(0, 10)}).`,

@@ -176,7 +176,17 @@ export function dossierRoutes(app: HttpApp, dossiers: DossierService): void {
     '/api/drafts',
     {
       config: { access: 'fitter' },
-      schema: { summary: 'Documents being written', response: { 200: z.array(draftRow.extend({ name: z.string() })) } },
+      schema: {
+        summary: 'Documents being written',
+        response: {
+          200: z.array(
+            draftRow.extend({
+              name: z.string(),
+              of: z.object({ kind: z.enum(['machine', 'kit']), id: z.string() }).nullable(),
+            }),
+          ),
+        },
+      },
     },
     () => dossiers.drafts(),
   )

@@ -10,8 +10,10 @@ import {
 import { contentHash, type Problem } from '@tidy-badger/core/shared'
 import { notFound, Refusal, refusal } from '../platform/errors.ts'
 import type { AppDeps } from '../platform/deps.ts'
+import { serialize } from '../platform/serialize.ts'
 import { checkDocument } from './checkDocument.ts'
 import { bringFolder, sendFolder, type BroughtFolder, type Versions } from './folders.ts'
+import { learnt, type Learnt } from './learnt.ts'
 import { readReference } from './readReference.ts'
 import { dossierRepository, type DossierRow, type DraftRow } from './repository.ts'
 import { seedShipped, type Seeded } from './seedShipped.ts'
@@ -32,6 +34,9 @@ export type DossierService = ReturnType<typeof dossierService>
 
 export function dossierService(deps: AppDeps) {
   const repository = dossierRepository(deps.db)
+
+  /** What is taught to one machine's draft goes in one after the other. */
+  const oneByOne = serialize()
 
   /** Stored documents never change, so each is read once. */
   const read = new Map<string, Promise<Dossier>>()
@@ -164,7 +169,7 @@ export function dossierService(deps: AppDeps) {
     },
     async drafts() {
       const rows = await repository.drafts()
-      return rows.map(({ document, ...row }) => ({ ...row, name: draftName(document) }))
+      return rows.map(({ document, ...row }) => ({ ...row, name: draftName(document), of: draftOf(document) }))
     },
     async draft(id: string): Promise<DraftRow> {
       const row = await repository.draft(id)
@@ -185,6 +190,25 @@ export function dossierService(deps: AppDeps) {
           : 'The draft was published or thrown away in between. Save yours as a draft of its own.',
       )
     },
+    /**
+     * Puts what a job taught into the draft of its machine: the newest there is, else one begun from what is published, or from the job's own
+     * document. What does not fit that draft any more stays in the job's journal alone.
+     */
+    learn: (ref: DossierRef, what: readonly Learnt[]): Promise<void> =>
+      oneByOne(ref.id, async () => {
+        const open = (await repository.drafts()).find(({ document }) => {
+          const of = draftOf(document)
+          return of?.kind === 'machine' && of.id === ref.id
+        })
+        const newest = open ? null : await repository.byId('machine', ref.id)
+        const base = open ? open.document : await (newest ? documentOf(newest) : byHash(ref.hash))
+        const taught = learnt(base, ref.variant ?? null, what)
+        if (!taught) return
+        const { document, savedBy } = taught
+        const begun = open ? document : { ...document, version: (newest?.version ?? 0) + 1 }
+        const row = { id: open?.id ?? `finds-${ref.id}`, document: begun, savedAt: deps.now(), savedBy }
+        await repository.saveDraft(row, open?.revision ?? null)
+      }),
     async dropDraft(id: string): Promise<void> {
       if (!(await repository.dropDraft(id))) throw notFound('draft', id)
     },
@@ -235,6 +259,12 @@ export function isMachine(document: Dossier): document is Machine {
 
 export function isKit(document: Dossier): document is Kit {
   return document.kind === 'kit'
+}
+
+/** Which dossier a draft is of, whatever state it is in; null where it says none. */
+function draftOf(document: unknown): { kind: Dossier['kind']; id: string } | null {
+  const { kind, id }: { kind?: unknown; id?: unknown } = { ...Object(document) }
+  return (kind === 'machine' || kind === 'kit') && typeof id === 'string' ? { kind, id } : null
 }
 
 /** What to call a draft in a list, whatever state it is in. */

@@ -23,6 +23,7 @@ import { jobStore, type LoadedJob } from './jobStore.ts'
 import { deletedJobsLiveMs, mostEntries, mostSince } from './keeping.ts'
 import type { Live } from './live.ts'
 import { HeadMoved, jobRepository, type JobRow } from './repository.ts'
+import { learntFrom, requireReadable } from './teach.ts'
 import { isHeavy } from './weight.ts'
 import { judgeAppend, type AppendTask, type JudgedAppend } from './worker.ts'
 
@@ -135,6 +136,7 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
     const person = sender?.role === 'fitter' && !again ? sender.person : null
     const batch = person === null ? entries : entries.map((entry) => ({ ...entry, by: person }))
     const { pair, refs } = await movedTo(job, batch)
+    requireReadable(pair, job.journal, batch)
     const result = await judge({
       before: job.dossiers,
       after: pair,
@@ -164,6 +166,7 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
       })
       await list.note(job.row, head, judged)
       live.grew(job.row.id, head)
+      if (!again) await teach(job, stamped)
     }
     return {
       head: headOf(job),
@@ -172,6 +175,12 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
         seq: 'seq' in place ? place.seq : stamped[place.fresh].seq,
       })),
     }
+  }
+
+  /** What was found otherwise, or taken back, and what readings said of guesses, goes into the machine's draft. */
+  async function teach(job: LoadedJob, stamped: readonly JournalEntry[]): Promise<void> {
+    const what = learntFrom(job, stamped)
+    if (what.length > 0) await dossiers.learn(job.machineRef, what)
   }
 
   async function append(id: string, asked: Append, sender: Sender | null) {

@@ -91,6 +91,7 @@ export const problemCodes = {
   'nothing-to-remove': 'A variant takes out what is not there.',
   'version-taken': 'Somebody published in between.',
   'draft-conflict': 'Somebody saved the draft in between.',
+  'nothing-changed': 'What was found is what the dossier says.',
   'erratum-id-reused': 'The id stands for another erratum.',
   'dossier-kind': 'A job points at a dossier of the wrong kind.',
   'dossier-missing': 'The file does not hold a dossier it points at.',

@@ -8,13 +8,14 @@ import { later } from '../ui/comesLater.tsx'
 import { Button } from '../ui/Button.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
 import { PlugFace } from '../wiring/index.ts'
-import { fetchDocument, folderAddress } from './api.ts'
+import { fetchDocument, fetchDrafts, folderAddress } from './api.ts'
 import { useBeginning } from './useBeginning.ts'
 import { counted } from './words.ts'
 
 const Compare = later(async () => (await import('./components/Compare.tsx')).Compare)
 const Fits = later(async () => (await import('./components/Fits.tsx')).Fits)
 const KitContents = later(async () => (await import('./kit/KitContents.tsx')).KitContents)
+const HowKnown = later(async () => (await import('./components/HowKnown.tsx')).HowKnown)
 const MachineContents = later(async () => (await import('./components/MachineContents.tsx')).MachineContents)
 
 /** One machine or kit as published: its plugs, its versions, what changed between two of them. */
@@ -49,6 +50,9 @@ export function DossierPage() {
         </h1>
       </div>
       <p className="text-quiet">{shown.source}</p>
+      <Suspense fallback={null}>
+        <HowKnown document={shown} />
+      </Suspense>
       <div className="mt-3 flex flex-wrap items-end gap-3">
         <label className="flex flex-col gap-1 font-semibold">
           Version
@@ -96,9 +100,20 @@ export function DossierPage() {
   )
 }
 
-/** Goes on writing at what is published: its next version. */
+/** Goes on writing at what is published: its next version, where one is begun already. */
 function EditButton({ document, newest }: { document: Dossier; newest: number }) {
   const beginAt = useBeginning()
+  const drafts = useQuery({ queryKey: ['drafts'], queryFn: fetchDrafts })
+  const begun = drafts.data?.find(({ of }) => of?.kind === document.kind && of.id === document.id)
+  if (begun)
+    return (
+      <Link
+        to={`/dossiers/draft/${begun.id}`}
+        className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
+      >
+        Go on with its draft{begun.savedBy ? `, last of ${begun.savedBy}` : ''}
+      </Link>
+    )
   const edit = () => beginAt(() => ({ ...structuredClone(document), draft: true, version: newest + 1 }))
   return <Button onClick={() => void edit()}>Write the next version</Button>
 }

@@ -9,6 +9,8 @@ export interface DraftRow {
   savedBy: string | null
   revision: number
   name: string
+  /** Which dossier it is of. */
+  of?: { kind: 'machine' | 'kit'; id: string } | null
 }
 
 export const fetchDocument = (kind: Dossier['kind'], id: string, version?: number) =>

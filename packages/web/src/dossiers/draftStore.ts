@@ -1,4 +1,4 @@
-import { editedAs, readDraft, withEdited, type Documents } from '@tidy-badger/core/dossier-writing'
+import { editedAs, readDraft, withEdited, withoutGone, type Documents } from '@tidy-badger/core/dossier-writing'
 import type { Dossier, VariantId } from '@tidy-badger/core/dossiers'
 import type { Outcome } from '@tidy-badger/core/shared'
 import { v4 as newId } from 'uuid'
@@ -86,9 +86,10 @@ export async function saveAside(): Promise<string | null> {
 }
 
 /** Changes the document that is open: on this device at once, on the server soon after. */
-function changeTo(next: Dossier): void {
+function changeTo(made: Dossier): void {
   const { id, base, conflict } = useDraft.getState()
   if (!id) return
+  const next = withoutGone(made)
   useDraft.setState({ document: next, saved: conflict === null ? 'saving' : 'kept here' })
   keepHere(id, { base, document: next })
   if (conflict !== null) return
@@ -100,6 +101,12 @@ function changeTo(next: Dossier): void {
 export function changeMachine(change: (machine: Documents['machine']) => Documents['machine']): void {
   const { document, variant } = useDraft.getState()
   if (document?.kind === 'machine') changeTo(withEdited(document, variant, change(editedAs(document, variant))))
+}
+
+/** Changes the document that is open, whatever kind it is; what is said of all its variants alike. */
+export function changeDocument(change: <D extends Documents[keyof Documents]>(document: D) => D): void {
+  const { document } = useDraft.getState()
+  if (document) changeTo(change(document))
 }
 
 /** Changes the kit that is open. */

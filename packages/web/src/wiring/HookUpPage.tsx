@@ -3,6 +3,7 @@ import { planTicks } from '@tidy-badger/core/jobs'
 import { Tabs } from 'radix-ui'
 import { Suspense, useEffect, useState } from 'react'
 import { useSearchParams } from 'react-router'
+import { DossierFind } from '../finds/index.ts'
 import { StationDoneButton, useJob } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
@@ -152,6 +153,7 @@ export function HookUpPage() {
           )
         }
       />
+      {current && <DossierFind of={{ end: current.end, match: current.match }} />}
       {current && (
         <Suspense fallback={null}>
           <NotLikeThisSheet

@@ -8,6 +8,7 @@ import {
   type Net,
 } from '@tidy-badger/core/dossiers'
 import { Grid, type GridColumn } from '../../ui/Grid.tsx'
+import { KnownPick } from './KnownPick.tsx'
 import { changeMachine } from '../draftStore.ts'
 
 /** What every circuit carries and what it is for; the unknown ones first. */
@@ -51,6 +52,11 @@ export function CircuitTable({ machine }: { machine: Machine }) {
           onPick={(role) => change(net.id, { role })}
         />
       ),
+    },
+    {
+      id: 'known',
+      head: 'known',
+      cell: (net) => <KnownPick of="nets" id={net.id} name={net.name} />,
     },
     {
       id: 'source',

@@ -36,6 +36,7 @@ export function CoverTable({ machine }: { machine: Machine }) {
       empty={emptyCoverRow}
       keep={withCover}
       takeOut={withoutCover}
+      known={{ of: 'covers' }}
     />
   )
 }

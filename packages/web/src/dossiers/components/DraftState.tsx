@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.tsx'
 import { notice } from '../../ui/notices.ts'
 import { dropDraft, publish } from '../api.ts'
 import { forgetKept } from '../draftStore.ts'
+import { HowKnown } from './HowKnown.tsx'
 import { counted } from '../words.ts'
 
 /** Something that is not known yet, and where it is said. */
@@ -91,6 +92,7 @@ export function DraftState({
           </li>
         ))}
       </ul>
+      <HowKnown document={document} />
       <div className="mt-3 flex flex-wrap gap-2">
         {gaps.length > 0 && (
           <Button disabled={problems.length > 0} onClick={() => void finish(true)}>

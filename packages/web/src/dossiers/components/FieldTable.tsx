@@ -2,7 +2,7 @@ import type { Texts, TypedField as FieldOf } from '@tidy-badger/core/dossier-wri
 import type { Outcome } from '@tidy-badger/core/shared'
 import type { Drafting } from '../draftStore.ts'
 import type { TypedField } from './TypedCell.tsx'
-import { TypedTable } from './TypedTable.tsx'
+import { TypedTable, type TypedTableProps } from './TypedTable.tsx'
 
 type Row = Record<string, string | boolean>
 
@@ -51,6 +51,7 @@ export function FieldTable<Document>({
   keep,
   takeOut,
   suggested,
+  known,
   picked,
   onPick,
 }: {
@@ -65,6 +66,7 @@ export function FieldTable<Document>({
   keep: (document: Document, id: string | null, texts: Texts) => Outcome<Document>
   takeOut: (document: Document, id: string) => Document
   suggested?: (field: FieldOf) => string | undefined
+  known?: TypedTableProps<Document, FieldItem, Row>['known']
   picked?: string | null
   onPick?: (id: string) => void
 }) {
@@ -100,6 +102,7 @@ export function FieldTable<Document>({
       empty={shown(empty)}
       keep={(now, id, row) => keep(now, id, typed(row))}
       takeOut={takeOut}
+      {...(known ? { known } : {})}
       {...(picked === undefined ? {} : { picked })}
       {...(onPick ? { onPick } : {})}
     />

@@ -53,6 +53,7 @@ export function MachineTable({
         const less = withoutOne('machine', now, list, indexOf(now, id))
         return less.ok ? less.value : now
       }}
+      known={{ of: list }}
       {...(picked === undefined ? {} : { picked })}
       {...(onPick ? { onPick } : {})}
     />

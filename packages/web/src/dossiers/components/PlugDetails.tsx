@@ -5,11 +5,13 @@ import {
   keys,
   lockKinds,
   outlines,
+  wiresOfConnector,
   withPinout,
   type Connector,
   type Machine,
 } from '@tidy-badger/core/dossiers'
 import { Button } from '../../ui/Button.tsx'
+import { KnownOfAll, KnownPick } from './KnownPick.tsx'
 import { changeMachine } from '../draftStore.ts'
 import { counted } from '../words.ts'
 
@@ -70,6 +72,18 @@ export function PlugDetails({
         checked={connector.ecu === true}
         onTick={(on) => change({ ecu: on || undefined, role: undefined })}
       />
+      <div className="flex flex-col text-small font-semibold">
+        The plug is known
+        <KnownPick of="connectors" id={connector.id} name={connector.name} />
+      </div>
+      <div className="flex flex-col text-small font-semibold">
+        Its wires are known
+        <KnownOfAll
+          of="wires"
+          ids={wiresOfConnector(machine, connector.id).map(({ wire }) => wire.id)}
+          label={`How the wires of ${connector.name} are known`}
+        />
+      </div>
       <Button
         look="quiet"
         className="text-stop"

@@ -42,6 +42,7 @@ export function PassageTable({ machine }: { machine: Machine }) {
       empty={emptyPassageRow}
       keep={withPassage}
       takeOut={withoutPassage}
+      known={{ of: 'passages' }}
     />
   )
 }
@@ -74,6 +75,7 @@ export function PlaceTable({ machine }: { machine: Machine }) {
       rowOf={placeRow}
       empty={emptyPlaceRow}
       keep={withPlace}
+      known={{ of: 'places' }}
       takeOut={(before, id) => ({
         ...before,
         places: (before.places ?? []).filter((place) => place.id !== id),

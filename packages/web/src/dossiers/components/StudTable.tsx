@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button.tsx'
 import { asWords, ChoiceField, FigureField, TextField } from '../../ui/form/Fields.tsx'
 import { figure, words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
+import { KnownPick } from './KnownPick.tsx'
 import { changeMachine } from '../draftStore.ts'
 
 const stud = z.object({
@@ -29,6 +30,9 @@ export function StudTable({ machine }: { machine: Machine }) {
               <span className="text-quiet">
                 M{stud.threadMm}, {studRole(machine, stud)}, {machine.nets.find((net) => net.id === stud.net)?.name}
               </span>
+            </span>
+            <span className="ml-auto">
+              <KnownPick of="studs" id={stud.id} name={stud.name} />
             </span>
             <Button look="quiet" onClick={() => changeMachine((before) => withoutStud(before, stud.id))}>
               Take out

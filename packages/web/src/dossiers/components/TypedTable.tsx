@@ -1,8 +1,10 @@
+import type { KnownList } from '@tidy-badger/core/dossiers'
 import type { Outcome } from '@tidy-badger/core/shared'
 import { ChevronRight } from 'lucide-react'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { Grid, type GridColumn } from '../../ui/Grid.tsx'
+import { KnownPick, RestKnown } from './KnownPick.tsx'
 import { keepMade, type Drafting } from '../draftStore.ts'
 import { TypedCell, type TypedField } from './TypedCell.tsx'
 
@@ -20,6 +22,8 @@ export interface TypedTableProps<Document, Item extends { id: string; name: stri
   /** The document with a row kept; new for `id` null. */
   keep: (document: Document, id: string | null, row: Row) => Outcome<Document>
   takeOut: (document: Document, id: string) => Document
+  /** The list its things are known in, and what a thing is called there where that is not its id. */
+  known?: { of: KnownList; idOf?: (id: string) => string | undefined }
   /** Which row is picked, and what picking another does. */
   picked?: string | null
   onPick?: (id: string) => void
@@ -49,6 +53,7 @@ export function TypedTable<Document, Item extends { id: string; name: string }, 
   empty,
   keep,
   takeOut,
+  known,
   picked,
   onPick,
 }: TypedTableProps<Document, Item, Row>) {
@@ -124,6 +129,19 @@ export function TypedTable<Document, Item extends { id: string; name: string }, 
               head: field.label,
               cell: (shown) => cell(shown, field),
             })),
+            ...(known
+              ? [
+                  {
+                    id: 'known',
+                    head: 'Known',
+                    cell: ({ item }: Shown<Item>) => {
+                      if (!item) return items.length > 1 && <RestKnown of={known.of} one={one} />
+                      const id = known.idOf ? known.idOf(item.id) : item.id
+                      return id !== undefined && <KnownPick of={known.of} id={id} name={item.name} />
+                    },
+                  },
+                ]
+              : []),
             {
               id: 'out',
               head: 'Take out',

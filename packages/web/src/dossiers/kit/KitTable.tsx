@@ -6,7 +6,7 @@ import {
   withoutOne,
   type KitList,
 } from '@tidy-badger/core/dossier-writing'
-import type { Kit } from '@tidy-badger/core/dossiers'
+import { knownLists, type Kit } from '@tidy-badger/core/dossiers'
 import { FieldTable } from '../components/FieldTable.tsx'
 import { kitDrafting } from '../draftStore.ts'
 
@@ -29,6 +29,7 @@ export function KitTable({
   onPick?: (id: string) => void
 }) {
   const fields = kitListFields(kit, list)
+  const known = knownLists.kit.find((of) => of === list)
   const items: readonly object[] = kit[list] ?? []
   return (
     <FieldTable
@@ -49,6 +50,7 @@ export function KitTable({
         const less = withoutOne('kit', now, list, Number(id))
         return less.ok ? less.value : now
       }}
+      {...(known ? { known: { of: known, idOf: (at: string) => kit[known]?.[Number(at)]?.id } } : {})}
       {...(picked === undefined ? {} : { picked })}
       {...(onPick ? { onPick } : {})}
     />

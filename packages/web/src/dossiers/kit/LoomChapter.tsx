@@ -56,6 +56,7 @@ export function LoomChapter({
         suggested={suggestsSorts}
         keep={(now, id, texts) => withEnd(now, id === null ? null : asId(id), texts)}
         takeOut={(now, id) => withoutEnd(now, asId(id))}
+        known={{ of: 'ends' }}
         picked={picked}
         onPick={(id) => onPick(asId(id))}
       />

@@ -1,7 +1,7 @@
 import { tapMethods } from '@tidy-badger/core/dossiers'
 import type { KitEnd, RingEnd, TapMethod } from '@tidy-badger/core/dossiers'
 import { bladeFusesA } from '@tidy-badger/core/electrical'
-import { type EntryBody } from '@tidy-badger/core/jobs'
+import { thingsOfEnd, type EntryBody } from '@tidy-badger/core/jobs'
 import { type ConnectionTarget, findWires, placeChosen, placeText, type PlannedPlace } from '@tidy-badger/core/wiring'
 import { useMemo, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
@@ -9,6 +9,8 @@ import { Button } from '../../ui/Button.tsx'
 import { ChoiceField, TextField } from '../../ui/form/Fields.tsx'
 import { words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
+import { openFinding } from '../../finds/index.ts'
+import { KeyHint } from '../../ui/Stage.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { WireFoundRow } from './WiresFound.tsx'
 
@@ -17,7 +19,8 @@ const another = z.object({ amps: words(8) })
 
 /** What was really done with an end: where it is, that it is off, or a note. The check answers at once. */
 export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClose: () => void; end: KitEnd }) {
-  const { job, write, state, dossiers } = useJob()
+  const { job, write, state, dossiers, plan } = useJob()
+  const match = plan.find(({ kitEnd }) => kitEnd === end.id)
   const connected = state.connections.some((connection) => connection.kitEnd === end.id)
   const record = async (...bodies: EntryBody[]) => {
     if (await write(...bodies)) onClose()
@@ -123,6 +126,17 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
               <Button onClick={() => void connect({ closed: 'terminator' })}>The terminator is in</Button>
             )}
           </div>
+        )}
+        {thingsOfEnd(dossiers.machine, end, match).length > 0 && (
+          <Button
+            className="self-start"
+            onClick={() => {
+              onClose()
+              openFinding()
+            }}
+          >
+            The dossier is wrong<KeyHint>O</KeyHint>
+          </Button>
         )}
         <form className="flex flex-col gap-2" onSubmit={fields.submit}>
           <TextField

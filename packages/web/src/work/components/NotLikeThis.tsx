@@ -1,11 +1,13 @@
 import { earlierWorks } from '@tidy-badger/core/wiring'
 import type { Station } from '@tidy-badger/core/dossiers'
-import { wordsOf, type WorkItem } from '@tidy-badger/core/jobs'
+import { thingsOfWork, wordsOf, type WorkItem } from '@tidy-badger/core/jobs'
 import { PhotoButton, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { asWords, ChoiceField, TextField } from '../../ui/form/Fields.tsx'
 import { words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
+import { openFinding } from '../../finds/index.ts'
+import { KeyHint } from '../../ui/Stage.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 
 const different = z.object({ text: words(600), what: z.enum(['', ...earlierWorks]) })
@@ -22,7 +24,7 @@ export function NotLikeThis({
   open: boolean
   onClose: () => void
 }) {
-  const { job, write } = useJob()
+  const { job, write, dossiers } = useJob()
   const cover =
     item.kind === 'cover-off' ? item.removal.cover.id : item.kind === 'cover-on' ? item.closing.cover.id : null
   const fields = useFields(different, {
@@ -51,6 +53,17 @@ export function NotLikeThis({
         <Button type="submit" look="main" disabled={!fields.ready}>
           Write it down
         </Button>
+        {thingsOfWork(dossiers.machine, item).length > 0 && (
+          <Button
+            className="self-start"
+            onClick={() => {
+              onClose()
+              openFinding()
+            }}
+          >
+            The dossier is wrong<KeyHint>O</KeyHint>
+          </Button>
+        )}
         <PhotoButton
           shows="damage"
           about={{ station, ...(cover ? { cover } : {}), ...(item.kind === 'step' ? { step: item.step.id } : {}) }}

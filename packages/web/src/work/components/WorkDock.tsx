@@ -17,6 +17,7 @@ import { useKeptText } from '../../platform/keptTexts.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Dock, KeyHint } from '../../ui/Stage.tsx'
+import { DossierFind } from '../../finds/index.ts'
 import { useKeys } from '../../ui/useKeys.ts'
 
 const NotLikeThis = later(async () => (await import('./NotLikeThis.tsx')).NotLikeThis)
@@ -202,6 +203,7 @@ function ItemDock({
           </div>
         )}
       </Dock>
+      <DossierFind of={{ item }} />
       <Suspense fallback={null}>
         <NotLikeThis item={item} station={station} open={deviating} onClose={() => setDeviating(false)} />
       </Suspense>

@@ -1,0 +1,36 @@
+import { expect, expectAccessible, test } from './support/fixtures.ts'
+
+test('what is found at a tick goes into the draft with one key, is known as measured, and is published from there', async ({
+  page,
+}) => {
+  await page.goto('/job/demo-saloon/hook-up')
+  await expect(page.getByRole('button', { name: /Not like this/ })).toBeVisible()
+  await page
+    .getByRole('button', { name: /Engine speed lead/ })
+    .first()
+    .click()
+  await page.keyboard.press('o')
+  const sheet = page.getByRole('dialog', { name: 'Otherwise than the dossier says' })
+  await expect(sheet.getByLabel('What it is about')).toHaveValue('0')
+  await expectAccessible(page)
+  await sheet.getByLabel('Colour', { exact: true }).fill('tartan')
+  await sheet.getByRole('button', { name: 'Put it into the dossier' }).click()
+  await expect(sheet.getByRole('alert')).toContainText('"tartan" is no colour')
+  await sheet.getByLabel('Colour', { exact: true }).fill('orange / white')
+  await sheet.getByLabel('Colour', { exact: true }).press('Enter')
+  await expect(page.getByText('it goes into the draft of the Marlow 2.9')).toBeVisible()
+  await expect(sheet).toBeHidden()
+  await page.goto('/dossiers/machine/corvane-marlow-29')
+  await page.getByRole('link', { name: /Go on with its draft/ }).click()
+  await expect(page.getByText('Known, where somebody said: 1 measured.')).toBeVisible()
+  await page.getByRole('tab', { name: 'Covers' }).click()
+  const known = page.getByLabel('How Glovebox is known')
+  await known.selectOption({ label: 'a guess' })
+  await page.getByLabel('How every other cover is known').selectOption({ label: 'from a sheet' })
+  await expect(page.getByRole('list', { name: 'Guesses' })).toContainText('Glovebox: a guess')
+  await expectAccessible(page)
+  await page.getByRole('button', { name: /^Publish version/ }).click()
+  await expect(page.getByText(/1 measured, \d+ from a sheet, 1 guess/)).toBeVisible()
+  await expect(page.getByText(/is now orange with white stripe/).first()).toBeVisible()
+  await expect(page.getByText(/How \d+ things are known/)).toBeVisible()
+})

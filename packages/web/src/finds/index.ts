@@ -1,0 +1,2 @@
+export { DossierFind } from './components/DossierFind.tsx'
+export { openFinding } from './store.ts'
