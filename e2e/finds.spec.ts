@@ -20,6 +20,7 @@ test('what is found at a tick goes into the draft with one key, is known as meas
   await sheet.getByLabel('Colour', { exact: true }).press('Enter')
   await expect(page.getByText('it goes into the draft of the Marlow 2.9')).toBeVisible()
   await expect(sheet).toBeHidden()
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
   await page.goto('/dossiers/machine/corvane-marlow-29')
   await page.getByRole('link', { name: /Go on with its draft/ }).click()
   await expect(page.getByText('Known, where somebody said: 1 measured.')).toBeVisible()
@@ -33,4 +34,29 @@ test('what is found at a tick goes into the draft with one key, is known as meas
   await expect(page.getByText(/1 measured, \d+ from a sheet, 1 guess/)).toBeVisible()
   await expect(page.getByText(/is now orange with white stripe/).first()).toBeVisible()
   await expect(page.getByText(/How \d+ things are known/)).toBeVisible()
+})
+
+test('a reading is taken from what an instrument sends, or from its pasted log, and never written down by itself', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/job/demo-saloon/hook-up')
+  await page.getByRole('tab', { name: 'Meter' }).click()
+  await page.getByRole('button', { name: 'From an instrument' }).click()
+  const sheet = page.getByRole('dialog', { name: 'Meter, V' })
+  await expect(sheet.getByLabel('Instrument')).toHaveValue('lowlamp-reader')
+  await sheet.getByLabel('Or pasted').fill('Volts\n0.02\n')
+  await expect(sheet.getByRole('alert')).toContainText('None of its columns is known here: it has Volts')
+  await sheet.getByLabel('Or pasted').fill('t;Probe\n0;0,03\n0,5;0,02\n')
+  await expect(sheet.getByRole('status')).toContainText('0.025')
+  await expect(async () => {
+    await request.post('/api/jobs/demo-saloon/figures', {
+      headers: { 'content-type': 'text/plain' },
+      data: '{"t":1,"Probe":0.04}',
+    })
+    await expect(sheet.getByLabel('Sent just now')).toContainText('0.04')
+  }).toPass()
+  await expectAccessible(page)
+  await sheet.getByLabel('Sent just now').getByRole('button', { name: 'Take it' }).click()
+  await expect(page.getByLabel(/^Reading, V/)).toHaveValue('0.04')
 })

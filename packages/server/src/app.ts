@@ -19,6 +19,7 @@ import { dossierService, dossiersPlugin, type Seeded } from './dossiers/index.ts
 import { electricalPlugin } from './electrical/index.ts'
 import { fuelTrimPlugin } from './fuel-trim/index.ts'
 import { handoverPlugin } from './handover/index.ts'
+import { instrumentsPlugin } from './instruments/index.ts'
 import { jobService, jobsPlugin, liveSockets, type JobService } from './jobs/index.ts'
 import { authGuard, pairingPlugin, pairingService, type RouteAccess } from './pairing/index.ts'
 import { photosPlugin } from './photos/index.ts'
@@ -184,6 +185,7 @@ export async function buildApp(deps: AppDeps): Promise<App> {
   )
   await server.register(dossiersPlugin(dossiers))
   await server.register(libraryPlugin(deps, dossiers))
+  await server.register(instrumentsPlugin(jobs, live))
   await server.register(jobsPlugin(deps, dossiers, jobs, yard, live))
   await server.register(fuelTrimPlugin(deps))
   await server.register(handoverPlugin(deps, jobs))

@@ -18,7 +18,17 @@ import { textsOf, typed, withTyped, type Texts, type TypedField } from './typedF
 import * as own from './writtenCells.ts'
 
 /** Lists of a kit that are typed one row a thing, beside its ends. */
-export const kitLists = ['parts', 'settings', 'taps', 'sockets', 'naming', 'lamps', 'levels', 'steps'] as const
+export const kitLists = [
+  'parts',
+  'settings',
+  'taps',
+  'sockets',
+  'naming',
+  'lamps',
+  'levels',
+  'figures',
+  'steps',
+] as const
 export type KitList = (typeof kitLists)[number]
 
 /** Fields of such a row. */
@@ -35,6 +45,7 @@ const listFields = {
   sockets: forms.socketFields,
   lamps: forms.lampFields,
   levels: forms.levelFields,
+  figures: forms.figureFields,
 }
 
 /** What a new row begins with. */
@@ -44,6 +55,7 @@ export const kitListBegins: Record<KitList, object> = {
   taps: { method: 'crimp and sealed sleeve', barred: [] },
   sockets: { style: 'socket' } satisfies Partial<Socket>,
   naming: { kind: 'colour', ends: [] },
+  figures: { unit: '', answers: [] },
   lamps: { colour: 'green', state: 'steady', rhythmMs: [] },
   levels: { gate: { coolantC: 65, rpm: 1400, load: 0.3 } } satisfies Partial<KitLevel>,
   steps: { station: 'lay-loom' },

@@ -73,6 +73,14 @@ export const settingFields: readonly TypedField[] = [
   typed('why', 'Why it matters', cells.text, { hint: 'the unit ships on stock, and people forget' }),
 ]
 
+export const figureFields: readonly TypedField[] = [
+  typed('column', 'Column or name', cells.text, { hint: 'RPM' }),
+  typed('unit', 'Unit', cells.text, { hint: 'rpm', emptyIs: '' }),
+  typed('answers', 'Answers the readings', cells.wordList, { hint: 'idle speed; idle speed before', emptyIs: [] }),
+  typed('factor', 'Times', cells.number, { hint: '1' }),
+  typed('offset', 'Plus', cells.number, { hint: '0' }),
+]
+
 export const tapFields: readonly TypedField[] = [
   typed('method', 'Joint', cells.text, { options: tapMethods }),
   typed('low', 'From, mm²', own.area, { at: 'lowMm2', hint: '0.3' }),

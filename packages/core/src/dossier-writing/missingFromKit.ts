@@ -24,7 +24,7 @@ const costs: Record<MissingFromKit['what'], string> = {
 
 /** What a kit's dossier leaves out, in the order it is missed on the job; empty for one that says everything. */
 export function missingFromKit(kit: Kit): MissingFromKit[] {
-  const { ends, module, parts, settings, lamps = [], steps, returnToStock, fits, taps } = kit
+  const { ends, module, parts, settings, lamps = [], steps, returnToStock, fits, taps, figures } = kit
   const wants = ends.flatMap((end) =>
     end.type === 'inline-pair'
       ? end.lines.filter(({ does }) => does !== 'pass').map((line) => line.wants)
@@ -35,17 +35,18 @@ export function missingFromKit(kit: Kit): MissingFromKit[] {
   // One that sits in a plug of its own is fed there.
   const plugged = ends.some((end) => end.type === 'plug' || (end.type === 'inline-pair' && !end.deviceHalf))
   const without: Record<MissingFromKit['what'], boolean> = {
-    ends: ends.length === 0,
+    ends: ends.length === 0 && !figures,
     ground: ends.length > 0 && !plugged && !wants.some(({ role }) => role === 'ground'),
     feed: ends.length > 0 && !plugged && !wants.some(({ role, signal }) => role === 'supply' || /^supply/.test(signal)),
     taps: ends.some((end) => end.type === 'flying-lead') && taps.length === 0,
-    fits: fits.length === 0,
+    // A reader goes on every machine.
+    fits: fits.length === 0 && ends.length > 0,
     size: module.sizeMm === undefined,
     heat: module.maxC === undefined,
     parts: parts.length === 0,
-    settings: settings.length === 0,
+    settings: settings.length === 0 && ends.length > 0,
     lamps: lamps.length === 0,
-    steps: steps.length === 0,
+    steps: steps.length === 0 && ends.length > 0,
     return: returnToStock.length === 0,
   }
   return whats.filter((what) => without[what]).map((what) => ({ what, costs: costs[what] }))

@@ -1,5 +1,5 @@
 import { isItem, put, readCell, valueAt, type Cell } from '../dossier-files/index.ts'
-import { kitDraftSchema, machineSchema, type Kit, type Machine } from '../dossiers/index.ts'
+import { kitSchema, machineSchema, type Kit, type Machine } from '../dossiers/index.ts'
 import { failure, problemsOfZod, success, type Outcome, type Problem } from '../shared/index.ts'
 
 /** One field of a thing as it is typed: its label, where it stands in the thing, and how it is read and written. */
@@ -110,7 +110,7 @@ const judges: { [K in keyof Documents]: (value: unknown) => Outcome<Documents[K]
     return parsed.success ? success(parsed.data) : failure(...problemsOfZod(parsed.error))
   },
   kit: (value) => {
-    const parsed = kitDraftSchema.safeParse(value)
+    const parsed = kitSchema.safeParse(value)
     return parsed.success ? success(parsed.data) : failure(...problemsOfZod(parsed.error))
   },
 }

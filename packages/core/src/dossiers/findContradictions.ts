@@ -130,6 +130,16 @@ export function kitContradictions(kit: Kit): Problem[] {
       }),
     )
   const say = (code: string, path: string, message: string) => problems.push({ code, path, message })
+  if (kit.ends.length === 0 && !kit.figures)
+    say(
+      'no-ends',
+      'ends',
+      'A kit has at least one end, unless it is an instrument that says how its figures are named.',
+    )
+  const columns = (kit.figures ?? []).map(({ column }) => column.trim().toLowerCase())
+  twice(columns).forEach(({ id, index }) =>
+    say('duplicate-column', `figures.${index}.column`, `Column "${id}" is said twice.`),
+  )
   const endIds = new Set<KitPlaceId>(kit.ends.map((end) => end.id))
   const sockets = new Set<KitPlaceId>((kit.sockets ?? []).map((socket) => socket.id))
   ;(kit.sockets ?? []).forEach((socket, i) => {

@@ -22,7 +22,7 @@ export { idFamilies, refOf, wireColour as wireColourSchema } from './partSchemas
 export { asHeading, colourHex, colourNames, inSentence, wireName, wireShort, type ColourName } from './colours.ts'
 export { composeVariant } from './composeVariant.ts'
 export { parseDossier, parseKit, parseMachine, type Accepted } from './parseDossier.ts'
-export { kitDraftSchema, kitSchema } from './kitSchema.ts'
+export { kitSchema } from './kitSchema.ts'
 export { machineSchema } from './schema.ts'
 export { accessContradictions, coverCycle } from './accessContradictions.ts'
 export { acrossFlats, fastenerWords, minutesText, toolOf } from './fastenerWords.ts'

@@ -203,6 +203,18 @@ export interface KitLevel {
   gate: { coolantC: number; rpm: number; load: number }
 }
 
+/** A figure the kit, or an instrument, writes into its logs and sends live. */
+export interface KitFigure {
+  /** Its column in a log, or its name in a line of JSON. */
+  column: string
+  unit: string
+  /** Readings it answers, in the words of the steps that ask for them. */
+  answers: string[]
+  /** What is written, times this, plus that, is in the unit. */
+  factor?: number
+  offset?: number
+}
+
 export interface Kit {
   kind: 'kit'
   id: KitId
@@ -247,6 +259,8 @@ export interface Kit {
   lamps?: KitLamp[]
   /** Steps of level above stock, from 1 up. */
   levels?: KitLevel[]
+  /** How its log's columns and live lines are named. */
+  figures?: KitFigure[]
   steps: Step[]
   cautions: string[]
   /** How its things are known, where somebody said. */

@@ -4,6 +4,7 @@ import {
   lampStates,
   tapMethods,
   type Kit,
+  type KitFigure,
   type KitLamp,
   type KitLevel,
   type KitPart,
@@ -121,7 +122,7 @@ export const kitSchema = z.strictObject({
     seen: z.boolean().optional(),
   }),
   trunkM: positive,
-  ends: z.array(kitEnd).min(1).max(60),
+  ends: z.array(kitEnd).max(60),
   sockets: z
     .array(
       z.strictObject({
@@ -217,6 +218,18 @@ export const kitSchema = z.strictObject({
     )
     .max(20)
     .optional(),
+  figures: z
+    .array(
+      z.strictObject({
+        column: z.string().trim().min(1).max(80),
+        unit: z.string().max(20),
+        answers: z.array(words).max(40),
+        factor: z.number().optional(),
+        offset: z.number().optional(),
+      } satisfies ShapeOf<KitFigure>),
+    )
+    .max(200)
+    .optional(),
   steps: z.array(step).max(400),
   cautions: z.array(words),
   known,
@@ -226,6 +239,3 @@ export const kitSchema = z.strictObject({
     .optional(),
   returnToStock: z.array(words),
 } satisfies ShapeOf<Kit>)
-
-/** A kit that is being written: its loom may still have no end. */
-export const kitDraftSchema = kitSchema.extend({ ends: z.array(kitEnd).max(60) })

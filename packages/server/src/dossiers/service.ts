@@ -236,6 +236,7 @@ export function dossierService(deps: AppDeps) {
                 ? document.variants.map((variant) => ({ id: variant.id, name: variant.name, tells: variant.tells }))
                 : [],
             fits: document.kind === 'kit' ? document.fits : [],
+            figures: document.kind === 'kit' ? (document.figures ?? []).length : 0,
           }
         }),
       )

@@ -24,6 +24,10 @@ export function liveSockets() {
       join(byJob, job, socket)
       if (device !== undefined) join(byDevice, device, socket)
     },
+    /** Keeps a socket that looks at no journal: it closes with its device. */
+    hold(device: string, socket: WebSocket): void {
+      join(byDevice, device, socket)
+    },
     grew(job: string, head: number): void {
       for (const socket of byJob.get(job) ?? []) socket.send(JSON.stringify({ job, head }))
     },

@@ -13,8 +13,6 @@ export interface DraftRow {
   of?: { kind: 'machine' | 'kit'; id: string } | null
 }
 
-export const fetchDocument = (kind: Dossier['kind'], id: string, version?: number) =>
-  getKept<{ document: Dossier; hash: string }>(`/api/dossiers/${kind}/${id}${version ? `?version=${version}` : ''}`)
 export const fetchDrafts = () => getKept<DraftRow[]>('/api/drafts')
 export const fetchDraft = (id: string) => getJson<{ document: Dossier; revision: number }>(`/api/drafts/${id}`)
 /** @param base revision the draft was read in; null for a new one */

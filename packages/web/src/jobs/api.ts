@@ -1,4 +1,4 @@
-import type { DossierRef, Station } from '@tidy-badger/core/dossiers'
+import type { Dossier, DossierRef, Station } from '@tidy-badger/core/dossiers'
 import type { Invalidated, JobDossiers } from '@tidy-badger/core/jobs'
 import type { Erratum } from '@tidy-badger/core/wiring'
 import { getKept } from '../platform/api/kept.ts'
@@ -35,7 +35,13 @@ export interface DossierRow {
   about: string
   variants: { id: string; name: string; tells: string }[]
   fits: string[]
+  /** Columns it names, where it is read from. */
+  figures?: number
 }
+
+/** One published document; the newest version unless said. */
+export const fetchDocument = (kind: Dossier['kind'], id: string, version?: number) =>
+  getKept<{ document: Dossier; hash: string }>(`/api/dossiers/${kind}/${id}${version ? `?version=${version}` : ''}`)
 
 /** A job that cannot be read here, and why; it hides no other. */
 export interface UnreadableJob {

@@ -1,8 +1,8 @@
 import type { ButtonHTMLAttributes } from 'react'
 
-type Look = 'main' | 'plain' | 'dock' | 'quiet' | 'stop'
+export type ButtonLook = 'main' | 'plain' | 'dock' | 'quiet' | 'stop'
 
-const looks: Record<Look, string> = {
+const looks: Record<ButtonLook, string> = {
   main: 'bg-lamp text-[#15181a] border-2 border-lamp font-bold',
   plain: 'bg-paper text-ink border-2 border-ink font-semibold',
   dock: 'bg-transparent text-dock-ink border-2 border-dock-ink font-bold',
@@ -16,7 +16,7 @@ export function Button({
   className = '',
   type = 'button',
   ...rest
-}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
+}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: ButtonLook }) {
   return (
     <button
       type={type}

@@ -1,8 +1,7 @@
 import { compareDossiers, type Dossier, type DossierChange } from '@tidy-badger/core/dossiers'
 import { useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
-import type { DossierRow } from '../../jobs/index.ts'
-import { fetchDocument } from '../api.ts'
+import { fetchDocument, type DossierRow } from '../../jobs/index.ts'
 
 /** More changes than are read as one list. */
 const fewChanges = 12

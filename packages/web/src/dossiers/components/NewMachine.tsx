@@ -1,10 +1,9 @@
 import { blankMachine, cloneMachine, idFrom, type Machine, type MachineId } from '@tidy-badger/core/dossiers'
-import type { DossierRow } from '../../jobs/index.ts'
+import { fetchDocument, type DossierRow } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { ChoiceField, TextField } from '../../ui/form/Fields.tsx'
 import { mayBeEmpty, words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
-import { fetchDocument } from '../api.ts'
 import { useBeginning } from '../useBeginning.ts'
 
 const asked = z.object({ maker: words(80), model: words(80), from: mayBeEmpty(80) })

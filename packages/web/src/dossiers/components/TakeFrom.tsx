@@ -2,10 +2,9 @@ import { takenLists, thingsOf, type TakenList } from '@tidy-badger/core/dossier-
 import type { Dossier } from '@tidy-badger/core/dossiers'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { fetchDossiers } from '../../jobs/index.ts'
+import { fetchDocument, fetchDossiers } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { notice } from '../../ui/notices.ts'
-import { fetchDocument } from '../api.ts'
 
 const listNames: Record<TakenList, string> = {
   connectors: 'plugs',

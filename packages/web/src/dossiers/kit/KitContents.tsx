@@ -89,6 +89,7 @@ export function KitContents({ kit }: { kit: Kit }) {
         </Picture>
         <Picture name="set">
           <ListOf kit={kit} list="settings" title="Settings" />
+          <ListOf kit={kit} list="figures" title="Figures it writes or sends" />
           <ListOf kit={kit} list="levels" title="Levels above stock" />
           {kit.trim && (
             <>

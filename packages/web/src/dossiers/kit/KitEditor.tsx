@@ -100,6 +100,13 @@ export function KitEditor({ id, kit }: { id: string; kit: Kit }) {
             />
             <KitTable
               kit={kit}
+              list="figures"
+              title="Figures it writes or sends"
+              says="How its log’s columns, or the names in its lines of JSON, are called, and which readings each answers, in the words of the steps; “meter” answers a meter card."
+              one="figure"
+            />
+            <KitTable
+              kit={kit}
               list="levels"
               title="Levels above stock"
               says="What each adds, and from when the module lets it in. Stock is 0 and not in the list."
@@ -150,7 +157,7 @@ export function KitEditor({ id, kit }: { id: string; kit: Kit }) {
           gaps={[]}
           problems={problems}
           missing={missingFromKit(kit).map(({ costs }) => costs)}
-          begun={kit.ends.length > 0}
+          begun={kit.ends.length > 0 || kit.figures !== undefined}
         />
         <TakeFrom
           kind="kit"
@@ -176,6 +183,7 @@ const chapterOf: Record<string, Chapter> = {
   naming: 'box',
   settings: 'set',
   levels: 'set',
+  figures: 'set',
   trim: 'set',
   places: 'sheet',
   fits: 'sheet',

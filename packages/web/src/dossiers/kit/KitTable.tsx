@@ -40,7 +40,7 @@ export function KitTable({
       fields={fields}
       items={items.map((item, i) => {
         const texts = textsOf(item, fields)
-        const name = ['name', 'means', 'method', 'says', 'text'].flatMap((field) => texts[field] || [])[0]
+        const name = ['name', 'means', 'method', 'says', 'text', 'column'].flatMap((field) => texts[field] || [])[0]
         return { id: String(i), name: name ?? `${one} ${i + 1}`, texts }
       })}
       document={kit}

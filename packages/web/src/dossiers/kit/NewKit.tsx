@@ -7,12 +7,11 @@ import {
   type KitClass,
 } from '@tidy-badger/core/dossier-writing'
 import { idFrom, type Kit, type KitId } from '@tidy-badger/core/dossiers'
-import type { DossierRow } from '../../jobs/index.ts'
+import { fetchDocument, type DossierRow } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { ChoiceField, FigureField, TextField } from '../../ui/form/Fields.tsx'
 import { figure, mayBeEmpty, words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
-import { fetchDocument } from '../api.ts'
 import { useBeginning } from '../useBeginning.ts'
 
 const whole = (low: number, high: number, says: string) =>

@@ -5,6 +5,7 @@ import { Ban, Check, TriangleAlert } from 'lucide-react'
 import { useState, type FormEvent } from 'react'
 import { Link } from 'react-router'
 import { useJob } from '../../jobs/index.ts'
+import { FromInstrument } from '../../instruments/index.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Button } from '../../ui/Button.tsx'
 import type { EndView } from '../selectors.ts'
@@ -194,6 +195,7 @@ function BigCard({
               <span className="w-full">Reading, {unit}</span>
             </NumberField>
           </div>
+          <FromInstrument asked={{ quantity: 'meter', unit }} onTake={(value) => setText(String(value))} />
           <Button type="submit" look="main" className="!min-h-14 !px-6 !text-title" disabled={figure === null}>
             Write it down
           </Button>

@@ -14,6 +14,7 @@ import { Suspense, useState } from 'react'
 import { later } from '../../ui/comesLater.tsx'
 import { StationDoneButton, useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'
+import { FromInstrument } from '../../instruments/index.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Dock, KeyHint } from '../../ui/Stage.tsx'
@@ -167,6 +168,14 @@ function ItemDock({
                     setSure(false)
                   }}
                   onEnter={() => void finish()}
+                />
+                <FromInstrument
+                  asked={reading}
+                  look="dock"
+                  onTake={(figure) => {
+                    setValue(String(figure))
+                    setSure(false)
+                  }}
                 />
               </div>
             )}

@@ -1,0 +1,1 @@
+export { FromInstrument } from './components/FromInstrument.tsx'
