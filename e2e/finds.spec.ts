@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { expect, expectAccessible, test } from './support/fixtures.ts'
 
 test('what is found at a tick goes into the draft with one key, is known as measured, and is published from there', async ({
@@ -59,4 +60,46 @@ test('a reading is taken from what an instrument sends, or from its pasted log, 
   await expectAccessible(page)
   await sheet.getByLabel('Sent just now').getByRole('button', { name: 'Take it' }).click()
   await expect(page.getByLabel(/^Reading, V/)).toHaveValue('0.04')
+})
+
+test('a plug’s face is tapped on a photo, a cover and the plug are pinned on one, and it stands beside the plug', async ({ page }) => {
+  const picture = { name: 'bay.png', mimeType: 'image/png', buffer: readFileSync('docs/screenshots/yard.png') }
+  await page.goto('/dossiers/machine/hallam-voss-shieling-21')
+  await page.getByRole('button', { name: 'Write the next version' }).click()
+  await expect(page.getByText('being written')).toBeVisible()
+  await page.getByLabel('Name', { exact: true }).fill('Pedal plug by photo')
+  await page.getByRole('button', { name: 'Add the plug' }).click()
+  await page.getByLabel('Face of Pedal plug by photo from a photo').setInputFiles(picture)
+  const sheet = page.getByRole('dialog', { name: 'Pedal plug by photo: tap its cavities' })
+  const face = sheet.getByAltText('Face of Pedal plug by photo')
+  for (const [x, y] of [
+    [100, 100],
+    [161, 98],
+    [220, 101],
+    [99, 160],
+    [160, 162],
+    [222, 159],
+    [400, 200],
+  ])
+    await face.click({ position: { x: x ?? 0, y: y ?? 0 } })
+  await sheet.getByRole('button', { name: 'Take the last one back' }).click()
+  await expectAccessible(page)
+  await sheet.getByRole('button', { name: 'That is its face: 6 cavities' }).click()
+  await expect(sheet).toBeHidden()
+  await page.getByRole('tab', { name: 'Photos' }).click()
+  await page.getByLabel('Photos of the machine: pick or take pictures').setInputFiles(picture)
+  const photo = page.getByRole('region', { name: 'Photo: bay' })
+  await photo.getByAltText('bay').click({ position: { x: 50, y: 50 } })
+  await expect(page.getByText('Pick what it is first')).toBeVisible()
+  const names = await photo.getByLabel('Tapped next').locator('optgroup[label=Covers] option').allTextContents()
+  await photo.getByLabel('Tapped next').selectOption({ label: names[0] ?? '' })
+  await photo.getByAltText('bay').click({ position: { x: 120, y: 80 } })
+  await expect(photo.getByRole('img', { name: `1: ${names[0]}` })).toBeVisible()
+  await photo.getByLabel('Tapped next').selectOption({ label: 'Pedal plug by photo' })
+  await photo.getByAltText('bay').click({ position: { x: 200, y: 90 } })
+  await expectAccessible(page)
+  await page.getByRole('button', { name: /^(Use it with its gaps|Publish version)/ }).first().click()
+  await page.waitForURL('**/dossiers/machine/hallam-voss-shieling-21')
+  await page.getByRole('button', { name: /Pedal plug by photo/ }).click()
+  await expect(page.getByAltText('Pedal plug by photo: bay')).toBeVisible()
 })

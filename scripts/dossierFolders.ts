@@ -5,12 +5,12 @@ import { fileURLToPath } from 'node:url'
 
 const data = fileURLToPath(new URL('../data', import.meta.url))
 
-/** The texts of a folder's files, by their names within it. @throws where one is no UTF-8 */
+/** The texts of a folder's files, its photos left out, by their names within it. @throws where one is no UTF-8 */
 export function readFolderOf(path: string): Map<string, string> {
   const decoder = new TextDecoder('utf-8', { fatal: true })
   return new Map(
     readdirSync(path, { recursive: true, withFileTypes: true })
-      .filter((entry) => entry.isFile() && !entry.name.startsWith('.'))
+      .filter((entry) => entry.isFile() && !entry.name.startsWith('.') && !entry.name.endsWith('.jpg'))
       .map((entry) => join(entry.parentPath, entry.name))
       .sort()
       .map((file) => [relative(path, file).split(sep).join('/'), decoder.decode(readFileSync(file))]),

@@ -12,5 +12,8 @@ export function problemLine({ file, line, column, message }: Problem): string {
 /** Files that may stand in a folder and are not part of the document. */
 export const besides: ReadonlySet<string> = new Set(['CHANGES.md', 'README.md'])
 
+/** Where photos lie, named by the SHA-256 of their bytes: no texts, and no part of the document but by that. */
+export const photoFolder = 'photos/'
+
 /** Where the files of variants stand. */
 export const variantFolder = 'variants/'

@@ -1,6 +1,6 @@
 import { parseDossier, type Dossier } from '../dossiers/index.ts'
 import { failure, success, type Outcome, type Problem } from '../shared/index.ts'
-import { besides, variantFolder, type FolderFiles } from './folder.ts'
+import { besides, photoFolder, variantFolder, type FolderFiles } from './folder.ts'
 import { drawnParts, kitTables, knownTable, machineTables } from './tables.ts'
 import { lengthened } from './shortForms.ts'
 import { readTable, type Table } from './table.ts'
@@ -95,7 +95,7 @@ export function readFolder(files: FolderFiles): Outcome<Dossier> {
   if (kind === 'machine') readMachine(reading)
   else readKit(reading)
   for (const name of files.keys())
-    if (!reading.known.has(name) && !besides.has(name))
+    if (!reading.known.has(name) && !besides.has(name) && !name.startsWith(photoFolder))
       reading.problems.push({
         code: 'unknown-file',
         path: name,

@@ -62,3 +62,4 @@ export {
 } from './machineForms.ts'
 export { withKnown, withRestKnown, withoutGone, type Mark } from './markKnown.ts'
 export { backOf, findForm, findTexts, stands, withFind, withMet, type Met } from './withFind.ts'
+export { pinnedLists, withPhoto, withPhotoWords, withPin, withTapped, withoutPhoto, withoutPin } from './photoPins.ts'

@@ -33,13 +33,18 @@ export function withRestKnown<D extends Document>(document: D, of: KnownList, ho
   return withList(document, [...(document.known ?? []), ...rest])
 }
 
-/** The document without what is said of things that are gone. */
+/** The document without what is said of things that are gone, and without their pins on photos. */
 export function withoutGone<D extends Document>(document: D): D {
-  const { known } = document
-  if (!known) return document
+  const { known = [] } = document
+  const pinned = 'photos' in document ? (document.photos ?? []).flatMap(({ pins }) => pins) : []
+  if (known.length + pinned.length === 0) return document
   const there = thingsKnown(document)
-  const left = known.filter(({ of, id }) => there.has(`${of} ${id}`))
-  return left.length === known.length ? document : withList(document, left)
+  const isThere = ({ of, id }: { of: KnownList; id: string }) => there.has(`${of} ${id}`)
+  const left = known.filter(isThere)
+  const kept = left.length === known.length ? document : withList(document, left)
+  return pinned.every(isThere) || !('photos' in kept)
+    ? kept
+    : { ...kept, photos: kept.photos?.map((photo) => ({ ...photo, pins: photo.pins.filter(isThere) })) }
 }
 
 function withList<D extends Document>(document: D, known: readonly Known[]): D {

@@ -141,6 +141,7 @@ function machineChanges(before: Machine, after: Machine): DossierChange[] {
     ...counted('way', before.ways ?? [], after.ways ?? []),
     ...counted('point', before.spots ?? [], after.spots ?? []),
     ...listed('Step', before.steps, after.steps, (step) => step.text),
+    ...counted('photo', photosAs(before), photosAs(after)),
     ...listed('Variant', before.variants, after.variants, (variant) => variant.name),
   ]
 }
@@ -155,12 +156,20 @@ function kitChanges(before: Kit, after: Kit): DossierChange[] {
   ]
 }
 
+const photosAs = ({ photos = [] }: Machine) => photos.map(({ photo, ...rest }) => ({ id: photo, ...rest }))
+
 /** Things without a name of their own are counted. */
 function counted(kind: string, before: readonly { id: string }[], after: readonly { id: string }[]): DossierChange[] {
   const changes = listed(kind, before, after, (item) => item.id).length
   return changes === 0
     ? []
-    : [{ what: 'changed', of: kind === 'way' ? 'Way' : 'Point', says: `${many(changes, kind)} changed` }]
+    : [
+        {
+          what: 'changed',
+          of: kind === 'way' ? 'Way' : kind === 'photo' ? 'Photo' : 'Point',
+          says: `${many(changes, kind)} changed`,
+        },
+      ]
 }
 
 function sourceWords(machine: Machine, { source }: Net): string {

@@ -1,5 +1,13 @@
 import type { Kit } from './kitModel.ts'
-import { knownLists, type Known, type KnownHow, type KnownList, type Machine } from './model.ts'
+import {
+  knownLists,
+  type DossierPhoto,
+  type Known,
+  type KnownHow,
+  type KnownList,
+  type Machine,
+  type PhotoPin,
+} from './model.ts'
 
 export const knownWords: Record<KnownHow, string> = {
   measured: 'measured',
@@ -61,6 +69,45 @@ export function thingName(document: Machine | Kit, of: KnownList, id: string): s
   const found: unknown = Array.isArray(items) ? items.find((item: { id: string }) => item.id === id) : undefined
   const { name, text }: { name?: unknown; text?: unknown } = { ...Object(found) }
   return typeof name === 'string' && name !== '' ? name : typeof text === 'string' ? text : id
+}
+
+/** Photos a thing is pinned on, with where. */
+export function photosOf(
+  { photos = [] }: Pick<Machine, 'photos'>,
+  of: KnownList,
+  id: string,
+): { photo: DossierPhoto; pin: PhotoPin }[] {
+  return photos.flatMap((photo) => {
+    const pin = photo.pins.find((one) => one.of === of && one.id === id)
+    return pin ? [{ photo, pin }] : []
+  })
+}
+
+/** Photos that stand twice, and pins on nothing. */
+export function photoContradictions(machine: Machine): { code: string; path: string; message: string }[] {
+  const { photos = [] } = machine
+  const there = photos.length > 0 ? thingsKnown(machine) : new Set<string>()
+  const seen = new Set<string>()
+  return photos.flatMap(({ photo, says, pins }, i) => {
+    const twice = seen.has(photo)
+    seen.add(photo)
+    return [
+      ...(twice
+        ? [{ code: 'duplicate-id', path: `photos.${i}.photo`, message: `The photo "${says}" stands twice.` }]
+        : []),
+      ...pins.flatMap(({ of, id }, j) =>
+        there.has(`${of} ${id}`)
+          ? []
+          : [
+              {
+                code: 'unknown-reference',
+                path: `photos.${i}.pins.${j}`,
+                message: `On the photo "${says}" "${id}" is pinned; there is none in ${of}.`,
+              },
+            ],
+      ),
+    ]
+  })
 }
 
 /** Things that say twice how they are known, or that there are none of. */

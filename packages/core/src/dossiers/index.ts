@@ -10,6 +10,7 @@ export {
   knownOf,
   knownSummary,
   knownText,
+  photosOf,
   knownWords,
   thingName,
   thingsKnown,
@@ -64,6 +65,7 @@ export { hazardsText, readHazards } from './readHazards.ts'
 export { routeContradictions } from './routeContradictions.ts'
 export { missingFrom, type Missing } from './missingFrom.ts'
 export { machineGaps, type DossierGap } from './findGaps.ts'
+export { tappedCavities, type Tap } from './tappedCavities.ts'
 export { gridCavities, type FaceLayout } from './gridCavities.ts'
 export { colourLanguages, type ColourLanguage } from './colourWords.ts'
 export { readWireColour, type ColourOrder, type ColourReading } from './readWireColour.ts'

@@ -267,6 +267,8 @@ export interface Machine {
   cautions: string[]
   /** How its things are known, where somebody said. */
   known?: Known[]
+  /** Photos of it, with what is where on them. */
+  photos?: DossierPhoto[]
   variants: Variant[]
 }
 
@@ -324,4 +326,22 @@ export interface Known {
   on?: string
   /** What was read, or where it was taken from. */
   says?: string
+}
+
+/** A thing on a photo: parts of its width and height from the top left, 0 to 1. */
+export interface PhotoPin {
+  of: KnownList
+  id: string
+  x: number
+  y: number
+}
+
+/** A photo of a machine, known by the SHA-256 of its bytes. */
+export interface DossierPhoto {
+  photo: string
+  widthPx: number
+  heightPx: number
+  /** What it shows. */
+  says: string
+  pins: PhotoPin[]
 }

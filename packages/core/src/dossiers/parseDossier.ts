@@ -1,7 +1,7 @@
 import { failure, problemsOfZod, success, type Outcome } from '../shared/index.ts'
 import { circuitContradictions, loomContradictions } from './circuitContradictions.ts'
 import { composeVariant } from './composeVariant.ts'
-import { knownContradictions } from './howKnown.ts'
+import { knownContradictions, photoContradictions } from './howKnown.ts'
 import { kitContradictions, machineContradictions } from './findContradictions.ts'
 import type { Kit } from './kitModel.ts'
 import { kitSchema } from './kitSchema.ts'
@@ -28,6 +28,7 @@ export function parseMachine(document: unknown, under = '', accepted: Accepted =
   ]
   const problems = [
     ...knownContradictions(machine),
+    ...photoContradictions(machine),
     ...contradictions(machine),
     ...machine.variants.flatMap((variant, i) => {
       const composed = composeVariant(machine, variant.id)

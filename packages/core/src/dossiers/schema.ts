@@ -32,6 +32,7 @@ import {
   words,
 } from './partSchemas.ts'
 import { known } from './knownSchema.ts'
+import { photos } from './photoSchema.ts'
 import { step } from './stepSchema.ts'
 import { meterStates, type MeterReading } from './signals.ts'
 
@@ -163,5 +164,6 @@ export const machineSchema = z.strictObject({
   } satisfies ShapeOf<FilterFigures>),
   cautions: z.array(words),
   known,
+  photos,
   variants: z.array(variant),
 } satisfies ShapeOf<Machine>)

@@ -5,9 +5,9 @@ import { ZipFile as NewZip } from 'yazl'
 import { refusal, type Refusal } from '../platform/errors.ts'
 
 /** A folder's files, packed and unpacked, bytes; and how many there may be. */
-export const largestZipBytes = 8 * 1024 * 1024
+export const largestZipBytes = 16 * 1024 * 1024
 const largestFileBytes = 4 * 1024 * 1024
-const largestFolderBytes = 16 * 1024 * 1024
+const largestFolderBytes = 24 * 1024 * 1024
 const mostFiles = 400
 
 /** What systems put into zips by themselves. */
@@ -31,18 +31,31 @@ function notTaken(message: string, path = ''): Refusal {
  * @throws Refusal when it is no zip, holds links, several dossiers or more than any of ours does, or a file that is no text
  */
 export async function unpackFolder(bytes: Buffer): Promise<Map<string, string>> {
+  return (await unpackWhole(bytes)).texts
+}
+
+/** A photo's place in the folder: its bytes' SHA-256. */
+const photoName = /^photos\/([0-9a-f]{64})\.jpg$/
+export const photoPlace = (hash: string): string => `photos/${hash}.jpg`
+
+/** The texts of a zipped folder, and its photos by the SHA-256 they say they have. @throws Refusal as `unpackFolder` */
+export async function unpackWhole(bytes: Buffer): Promise<{ texts: Map<string, string>; photos: Map<string, Buffer> }> {
   const unpacked = await filesOf(bytes)
   const heads = [...unpacked.keys()].filter((name) => /(^|\/)(machine|kit)\.yaml$/.test(name))
   if (heads.length === 0) throw notTaken('The zip holds no dossier: there is no machine.yaml and no kit.yaml in it.')
   if (heads.length > 1) throw notTaken(`The zip holds ${heads.length} dossiers: ${heads.join(', ')}. One at a time.`)
   const [head = ''] = heads
   const folder = head.slice(0, head.lastIndexOf('/') + 1)
-  return new Map(
-    [...unpacked].map(([name, content]) => {
-      if (!name.startsWith(folder)) throw notTaken(`"${name}" lies outside the folder of the dossier.`, name)
-      return [name.slice(folder.length), textOf(name, content)]
-    }),
-  )
+  const texts = new Map<string, string>()
+  const photos = new Map<string, Buffer>()
+  for (const [name, content] of unpacked) {
+    if (!name.startsWith(folder)) throw notTaken(`"${name}" lies outside the folder of the dossier.`, name)
+    const within = name.slice(folder.length)
+    const [, hash] = photoName.exec(within) ?? []
+    if (hash === undefined) texts.set(within, textOf(name, content))
+    else photos.set(hash, content)
+  }
+  return { texts, photos }
 }
 
 async function filesOf(bytes: Buffer): Promise<Map<string, Buffer>> {
@@ -100,12 +113,15 @@ function textOf(name: string, content: Buffer): string {
 /** Files as a zip, in a folder of that name. @param at when its files say they were written */
 export async function packFolder(
   folder: string,
-  files: Iterable<readonly [string, string]>,
+  files: Iterable<readonly [string, string | Buffer]>,
   at: Date,
 ): Promise<Buffer> {
   const zip = new NewZip()
   for (const [name, text] of files)
-    zip.addBuffer(Buffer.from(text, 'utf-8'), `${folder}/${name}`, { mtime: at, mode: 0o100644 })
+    zip.addBuffer(typeof text === 'string' ? Buffer.from(text, 'utf-8') : text, `${folder}/${name}`, {
+      mtime: at,
+      mode: 0o100644,
+    })
   zip.end()
   return buffer(zip.outputStream)
 }

@@ -204,7 +204,7 @@ describe('what is no folder of a dossier is refused in a sentence', () => {
   })
 
   test('more than is taken is not read', async () => {
-    expect((await brought(Buffer.alloc(9 * 1024 * 1024))).status).toBe(413)
+    expect((await brought(Buffer.alloc(17 * 1024 * 1024))).status).toBe(413)
     expect((await brought(Buffer.alloc(0))).status).toBe(400)
   })
 

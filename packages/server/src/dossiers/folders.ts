@@ -4,7 +4,7 @@ import type { Outcome } from '@tidy-badger/core/shared'
 import { orRefuse, refusal } from '../platform/errors.ts'
 import type { WorkPool } from '../platform/workPool.ts'
 import { checkDocument } from './checkDocument.ts'
-import { packFolder, unpackFolder } from './folderZip.ts'
+import { packFolder, photoPlace, unpackWhole } from './folderZip.ts'
 import type { DossierRow } from './repository.ts'
 import { contentKey } from './seedShipped.ts'
 
@@ -33,8 +33,9 @@ export async function bringFolder(
   pool: WorkPool,
   bytes: Buffer,
   versionsOf: (document: Dossier) => Promise<Versions>,
+  keepPhoto: (hash: string, bytes: Buffer) => Promise<void>,
 ): Promise<BroughtFolder> {
-  const document = isJson(bytes) ? await checkDocument(pool, jsonOf(bytes)) : await readZip(pool, bytes)
+  const document = isJson(bytes) ? await checkDocument(pool, jsonOf(bytes)) : await readZip(pool, bytes, keepPhoto)
   const { rows, documentOf } = await versionsOf(document)
   const key = contentKey(document)
   for (const row of rows)
@@ -47,10 +48,19 @@ export async function bringFolder(
   return { document: { ...document, version }, next: version, beside: newest.version, changes }
 }
 
-async function readZip(pool: WorkPool, bytes: Buffer): Promise<Dossier> {
-  const files = await unpackFolder(bytes)
+async function readZip(
+  pool: WorkPool,
+  bytes: Buffer,
+  keepPhoto: (hash: string, bytes: Buffer) => Promise<void>,
+): Promise<Dossier> {
+  const { texts: files, photos } = await unpackWhole(bytes)
   const read: Outcome<Dossier> = await pool.run(new URL('./worker.ts', import.meta.url), 'readFiles', [...files])
-  return orRefuse(read)
+  const document = orRefuse(read)
+  for (const { photo } of document.kind === 'machine' ? (document.photos ?? []) : []) {
+    const content = photos.get(photo)
+    if (content) await keepPhoto(photo, content)
+  }
+  return document
 }
 
 /** A document as JSON begins with its brace, with or without blanks and a byte order mark before it; no zip does. */
@@ -76,6 +86,7 @@ export async function sendFolder(
   document: Dossier,
   { rows, documentOf }: Versions,
   at: Date,
+  photoOf: (hash: string) => Promise<Buffer | null>,
 ): Promise<{ name: string; bytes: Buffer }> {
   const name = `${document.id}-${document.version}`
   const told = rows.filter((row) => row.version <= document.version)
@@ -89,5 +100,10 @@ export async function sendFolder(
     ...writeFolder(document),
     ['CHANGES.md', [`# ${document.maker} ${document.model}`, '', ...changes].join('\n')] as const,
   ]
-  return { name, bytes: await packFolder(document.id, files, at) }
+  const photos: [string, Buffer][] = []
+  for (const { photo } of document.kind === 'machine' ? (document.photos ?? []) : []) {
+    const bytes = await photoOf(photo)
+    if (bytes) photos.push([photoPlace(photo), bytes])
+  }
+  return { name, bytes: await packFolder(document.id, [...files, ...photos], at) }
 }

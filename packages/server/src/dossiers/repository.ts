@@ -1,4 +1,4 @@
-import { and, desc, eq } from 'drizzle-orm'
+import { and, desc, eq, sql } from 'drizzle-orm'
 import type { Database } from '../platform/db.ts'
 import { dossierTable, draftTable } from './tables.ts'
 
@@ -91,6 +91,15 @@ export function dossierRepository(db: Database) {
           .update(draftTable)
           .set({ ...row, revision: Math.max(known.revision, row.revision) + 1 })
           .where(eq(draftTable.id, row.id))
+    },
+    /** Hashes of photos that any document or draft names. */
+    async photosNamed(): Promise<Set<string>> {
+      const named = sql<string>`jsonb_path_query(document, '$.photos[*].photo') #>> '{}'`
+      const [kept, drafts] = await Promise.all([
+        db.select({ hash: named }).from(dossierTable),
+        db.select({ hash: named }).from(draftTable),
+      ])
+      return new Set([...kept, ...drafts].map(({ hash }) => hash))
     },
     async dropDraft(id: string): Promise<boolean> {
       const rows = await db.delete(draftTable).where(eq(draftTable.id, id)).returning({ id: draftTable.id })

@@ -1,3 +1,4 @@
+import { Readable } from 'node:stream'
 import {
   composeVariant,
   machinesOnSheet,
@@ -11,6 +12,8 @@ import { contentHash, type Problem } from '@tidy-badger/core/shared'
 import { notFound, Refusal, refusal } from '../platform/errors.ts'
 import type { AppDeps } from '../platform/deps.ts'
 import { serialize } from '../platform/serialize.ts'
+import { inspectPhoto, largestPhotoBytes } from '../photos/index.ts'
+import { photoPlace } from './folderZip.ts'
 import { checkDocument } from './checkDocument.ts'
 import { bringFolder, sendFolder, type BroughtFolder, type Versions } from './folders.ts'
 import { learnt, type Learnt } from './learnt.ts'
@@ -87,6 +90,20 @@ export function dossierService(deps: AppDeps) {
     return { document, ref: { id, version: row.version, hash: row.hash, ...(variant ? { variant } : {}) }, own: null }
   }
 
+  /** A photo of a zip, under the hash it says it has. @throws Refusal when it is no photo, or another one */
+  async function keepPhoto(hash: string, bytes: Buffer): Promise<void> {
+    const path = photoPlace(hash)
+    const kept = bytes.length > largestPhotoBytes ? null : await inspectPhoto(bytes, path)
+    if (!kept?.equals(bytes))
+      throw refusal(
+        'unprocessable',
+        'not-a-photo',
+        `"${path}" is too large, or says where it was taken. Make it smaller first.`,
+        path,
+      )
+    await deps.photos.put(hash, Readable.from([bytes]), largestPhotoBytes)
+  }
+
   const versionsOf = async (kind: string, id: string): Promise<Versions> => ({
     rows: await repository.allOf(kind, id),
     documentOf,
@@ -131,9 +148,9 @@ export function dossierService(deps: AppDeps) {
       if (!row) throw notFound(kind, id)
       return { document: await documentOf(row), hash: row.hash }
     },
-    /** A zipped folder, beside what is published under its id. Nothing is kept. */
+    /** A zipped folder, beside what is published under its id. Nothing is kept but its photos, which go again unless it is published. */
     async bring(bytes: Buffer): Promise<BroughtFolder> {
-      const brought = await bringFolder(deps.pool, bytes, ({ kind, id }) => versionsOf(kind, id))
+      const brought = await bringFolder(deps.pool, bytes, ({ kind, id }) => versionsOf(kind, id), keepPhoto)
       await sheetsHold(brought.document)
       return brought
     },
@@ -141,7 +158,9 @@ export function dossierService(deps: AppDeps) {
     async folder(kind: Dossier['kind'], id: string, version?: number): Promise<{ name: string; bytes: Buffer }> {
       const row = await repository.byId(kind, id, version)
       if (!row) throw notFound(kind, id)
-      return sendFolder(await documentOf(row), await versionsOf(kind, id), new Date(row.storedAt))
+      return sendFolder(await documentOf(row), await versionsOf(kind, id), new Date(row.storedAt), (hash) =>
+        deps.photos.has(hash).then((there) => (there ? deps.photos.read(hash) : null)),
+      )
     },
     /** The newest published version of an id. */
     async newest(kind: Dossier['kind'], id: string): Promise<{ ref: DossierRef; document: Dossier } | null> {
@@ -209,6 +228,8 @@ export function dossierService(deps: AppDeps) {
         const row = { id: open?.id ?? `finds-${ref.id}`, document: begun, savedAt: deps.now(), savedBy }
         await repository.saveDraft(row, open?.revision ?? null)
       }),
+    /** Photos that any version of a machine, or a draft, names. */
+    photosNamed: repository.photosNamed,
     async dropDraft(id: string): Promise<void> {
       if (!(await repository.dropDraft(id))) throw notFound('draft', id)
     },

@@ -293,7 +293,7 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
       }
       let files = 0
       if (gone.length > 0) {
-        const named = await repository.filesNamed()
+        const named = new Set([...(await repository.filesNamed()), ...(await dossiers.photosNamed())])
         for (const kept of [deps.files, deps.photos])
           for (const { hash, keptAtMs } of await kept.list())
             if (!named.has(hash) && keptAtMs < before.getTime()) {

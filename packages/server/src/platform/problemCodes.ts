@@ -91,6 +91,8 @@ export const problemCodes = {
   'nothing-to-remove': 'A variant takes out what is not there.',
   'version-taken': 'Somebody published in between.',
   'draft-conflict': 'Somebody saved the draft in between.',
+  'no-ends': 'A kit has no end, and is no instrument.',
+  'duplicate-column': 'A column of an instrument stands twice.',
   'too-many-lines': 'An instrument sends more than is passed on.',
   'nothing-changed': 'What was found is what the dossier says.',
   'erratum-id-reused': 'The id stands for another erratum.',

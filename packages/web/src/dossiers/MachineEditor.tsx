@@ -36,10 +36,12 @@ import { PastePinout } from './components/PastePinout.tsx'
 import { PlugDetails } from './components/PlugDetails.tsx'
 import { RouteMap } from './components/RouteMap.tsx'
 import { PassageTable, PlaceTable } from './components/RouteTables.tsx'
+import { PhotoChapter } from './components/PhotoChapter.tsx'
 import { ReadingOrder } from './components/ReadingOrder.tsx'
 import { StepCard } from './components/StepCard.tsx'
 import { StudTable } from './components/StudTable.tsx'
 import { TakeFrom } from './components/TakeFrom.tsx'
+import { TapPlug } from './components/TapPlug.tsx'
 import { Variants, WrittenOn } from './components/Variants.tsx'
 import { WireGrid } from './components/WireGrid.tsx'
 import { keepMade, machineDrafting, useDraft } from './draftStore.ts'
@@ -52,6 +54,7 @@ const chapters = [
   ['steps', 'Steps'],
   ['figures', 'Figures'],
   ['drawing', 'Drawing'],
+  ['photos', 'Photos'],
   ['variants', 'Variants'],
 ] as const
 type Chapter = (typeof chapters)[number][0]
@@ -148,6 +151,9 @@ export function MachineEditor({ id, machine: document }: { id: string; machine: 
             {machine.body && <DrawnPartTable machine={machine} />}
           </div>
         </Picture>
+        <Picture name="photos">
+          <PhotoChapter machine={machine} />
+        </Picture>
         <Picture name="variants">
           <Variants machine={document} />
         </Picture>
@@ -156,6 +162,7 @@ export function MachineEditor({ id, machine: document }: { id: string; machine: 
         {chapter === 'plugs' && connector && (
           <>
             <PlugFace key={connector.id} machine={machine} connector={connector} list={false} />
+            <TapPlug key={`${connector.id} face`} machine={machine} connector={connector} />
             <PlugDetails machine={machine} connector={connector} onGone={() => setPicked(null)} />
           </>
         )}

@@ -3,6 +3,7 @@ import { coverName, fixedWayTo, type PlannedTarget, targetKey, wayChosen, waysTo
 import type { Cover, Station, WayId } from '@tidy-badger/core/dossiers'
 import { accessOf, type WorkItem } from '@tidy-badger/core/jobs'
 import { Suspense } from 'react'
+import { OnPhotos } from '../../machine-view/index.ts'
 import { PhotoButton, PhotoRow, StopGate, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { later } from '../../ui/comesLater.tsx'
@@ -29,6 +30,11 @@ export function WorkMargin({ item, station, gated }: { item: WorkItem | undefine
         <MarginCard tone="lamp" title="Take care">
           {caution}
         </MarginCard>
+      )}
+      {cover && dossiers.machine.photos && (
+        <Suspense fallback={null}>
+          <OnPhotos machine={dossiers.machine} of="covers" id={cover.id} />
+        </Suspense>
       )}
       {cover && item && <CoverCard cover={cover} off={item.kind === 'cover-off'} />}
       {trayStation && dossiers.machine.covers && (

@@ -1,11 +1,27 @@
 import { seenFrom } from '@tidy-badger/core/access'
 import { bodyView, viewName, viewRimM, whereWords } from '@tidy-badger/core/drawing'
-import type { Machine, ThingId } from '@tidy-badger/core/dossiers'
+import type { KnownList, Machine, ThingId } from '@tidy-badger/core/dossiers'
 import { thingPoint } from '@tidy-badger/core/routing'
+import { OnPhotos } from './OnPhotos.tsx'
 import { MachinePicture } from './MachinePicture.tsx'
 
-/** The whole machine, small, with the place of one thing on it; nothing where that is not written down. */
-export function WhereOnMachine({ machine, thing, name }: { machine: Machine; thing: ThingId; name: string }) {
+/** The whole machine, small, with the place of one thing on it, and photos it is pinned on; nothing where that is not written down. */
+export function WhereOnMachine(props: { machine: Machine; thing: ThingId; name: string }) {
+  const { machine, thing } = props
+  return (
+    <>
+      <Drawn {...props} />
+      <OnPhotos machine={machine} of={lists[thing.kind]} id={thing.id} />
+    </>
+  )
+}
+
+const lists = { connector: 'connectors', stud: 'studs', place: 'places' } as const satisfies Record<
+  ThingId['kind'],
+  KnownList
+>
+
+function Drawn({ machine, thing, name }: { machine: Machine; thing: ThingId; name: string }) {
   const { body } = machine
   const at = thingPoint(machine, thing)
   const view = seenFrom(machine, thing)
