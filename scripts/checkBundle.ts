@@ -50,7 +50,7 @@ for (const [page, { modules, mostKb }] of Object.entries(pages)) {
   const files = [...loaded(['index.html', ...modules])]
   const kb = files.reduce((sum, file) => sum + sent(file), 0) / 1000
   if (kb > mostKb) over++
-  console.log(`${page.padEnd(20)} ${kb.toFixed(0).padStart(4)} kB of ${mostKb}${kb > mostKb ? '  TOO MUCH' : ''}`)
+  console.log(`${page.padEnd(20)} ${kb.toFixed(1).padStart(6)} kB of ${mostKb}${kb > mostKb ? '  TOO MUCH' : ''}`)
   if (process.argv.includes('--files'))
     for (const file of files.sort((a, b) => sent(b) - sent(a)).slice(0, 12)) console.log(`    ${sent(file)} ${file}`)
 }

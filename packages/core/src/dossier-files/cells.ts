@@ -242,7 +242,7 @@ export const points = cell<{ x: number; y: number; z: number }[]>(
 const layouts: readonly FaceLayout[] = ['grid', 'staggered', 'round']
 const faceForm = /^(\d+)(?: in (\d+))?( staggered| round)?$/
 
-/** Cavities by their number and rows: `6 in 2`, `5 in 2 staggered`, `4 round`; then `blank 3 4`, `spare 5 reference-5v`. */
+/** Cavities by their number and rows: `6 in 2`, `5 in 2 staggered`, `4 round`; then `blank 3 4`, `double 6`, `spare 5 reference-5v`. */
 export const cavities = orJson<Cavity[]>(
   (value) => {
     const bare = value.map(({ number: at, x, y }) => ({ number: at, x, y }))
@@ -251,9 +251,11 @@ export const cavities = orJson<Cavity[]>(
         if (sameValue(bare, gridCavities(value.length, rows, layout))) {
           const face = `${value.length}${layout === 'round' ? '' : ` in ${rows}`}${layout === 'grid' ? '' : ` ${layout}`}`
           const blank = value.filter((one) => one.blank).map((one) => one.number)
+          const double = value.filter((one) => one.double).map((one) => one.number)
           return [
             face,
             ...(blank.length > 0 ? [`blank ${blank.join(' ')}`] : []),
+            ...(double.length > 0 ? [`double ${double.join(' ')}`] : []),
             ...value.flatMap((one) => (one.spare ? [`spare ${one.number} ${one.spare}`] : [])),
           ].join('; ')
         }
@@ -274,10 +276,30 @@ export const cavities = orJson<Cavity[]>(
       const marked = (words: readonly string[]) =>
         words.map((word) => made.findIndex((one) => one.number === Number(word)))
       const at = marked(what === 'spare' ? words.slice(0, 1) : words)
-      if (!['blank', 'spare'].includes(what ?? '') || at.length === 0 || at.includes(-1))
-        return { says: `"${part}": write blank 3 4, or spare 5 and what for, with cavities of this face.` }
-      for (const i of at) made[i] = { ...made[i], ...(what === 'blank' ? { blank: true } : { spare: words[1] }) }
+      if (!['blank', 'double', 'spare'].includes(what ?? '') || at.length === 0 || at.includes(-1))
+        return { says: `"${part}": write blank 3 4, double 6, or spare 5 and what for, with cavities of this face.` }
+      for (const i of at)
+        made[i] = {
+          ...made[i],
+          ...(what === 'spare' ? { spare: words[1] } : { [what === 'blank' ? 'blank' : 'double']: true }),
+        }
     }
     return { value: made }
   },
+)
+
+/** Cavities a device joins when it works, from and to: `1>2 3>4`. */
+export const contacts = cell<[number, number][]>(
+  (value) => value.map(([from, to]) => `${from}>${to}`).join(' ') || none,
+  (value) =>
+    value.trim() === none
+      ? { value: [] }
+      : all(
+          list(value).map((word): CellReading => {
+            const [, from, to] = /^(\d+)>(\d+)$/.exec(word) ?? []
+            return from === undefined || to === undefined
+              ? { says: `"${word}" is no contact. Write the cavities it joins as 1>2.` }
+              : { value: [Number(from), Number(to)] }
+          }),
+        ),
 )

@@ -19,7 +19,12 @@ export const machineTables = {
     columns: [
       ...[id, name, needed('signal', cell.text), needed('role', cell.text)],
       ...[column('cylinder', cell.number), column('row', cell.text), column('track', cell.number)],
-      ...[column('spare_a', cell.number, 'spareA'), column('electronic', cell.flag)],
+      column('bank', cell.number),
+      ...[
+        column('spare_a', cell.number, 'spareA'),
+        column('fuse_a', cell.number, 'fuseA'),
+        column('electronic', cell.flag),
+      ],
       column('high_voltage', cell.flag, 'highVoltage'),
       ...[column('source', cell.wireEnd), column('readings', cell.readings)],
     ],
@@ -35,6 +40,7 @@ export const machineTables = {
       ...[needed('opens', cell.text, 'lock.opens'), column('up', cell.text)],
       ...[column('ecu', cell.flag), column('role', cell.text)],
       ...[column('ends_bus', cell.flag, 'endsBus'), column('mates', cell.text)],
+      column('contacts', cell.contacts),
     ],
   },
   wires: {

@@ -1,8 +1,9 @@
 import { cells } from '../dossier-files/index.ts'
 import { bodyForms, idFrom, type Machine } from '../dossiers/index.ts'
 import { partsOf } from '../drawing/index.ts'
-import type { Outcome } from '../shared/index.ts'
+import { success, type Outcome } from '../shared/index.ts'
 import { stepFields, stepRow } from './kitForms.ts'
+import { readSort } from './sortWords.ts'
 import { typed, withTyped, type Texts, type TypedField } from './typedField.ts'
 import * as own from './writtenCells.ts'
 
@@ -64,6 +65,32 @@ export const filterFields: readonly TypedField[] = [
 export const machineCautions: readonly TypedField[] = [
   typed('cautions', 'Cautions, one a line', own.sentences, { lines: true, emptyIs: [] }),
 ]
+
+/** A plug's cavities, and what its device joins. */
+export const faceFields: readonly TypedField[] = [
+  typed('cavities', 'Cavities', cells.cavities, { hint: '6 in 2; blank 3; double 5' }),
+  typed('contacts', 'Joins when it works, as a fuse or relay', cells.contacts, { hint: '30>87' }),
+]
+
+/** What of a circuit is typed. */
+export const netFields: readonly TypedField[] = [
+  typed('spareA', 'To spare, A', own.figure('A'), { hint: '2' }),
+  typed('fuseA', 'Fuse, A', own.figure('A'), { hint: '15' }),
+]
+
+/** The machine with what a circuit is for, in words: `injector 2 lower`, `oxygen bank 2`. */
+export function withSort(machine: Machine, net: string, words: string): Outcome<Machine> {
+  const read = readSort(words)
+  if (!read.ok) return read
+  return success({
+    ...machine,
+    nets: machine.nets.map((one) => {
+      if (one.id !== net) return one
+      const { cylinder: _c, row: _r, track: _t, bank: _b, ...rest } = one
+      return { ...rest, ...read.value }
+    }),
+  })
+}
 
 const zoneFields: readonly TypedField[] = [
   typed('name', 'Zone', cells.text, { hint: 'Under the tank' }),

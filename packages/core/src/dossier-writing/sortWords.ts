@@ -76,20 +76,21 @@ const roles = new Map<string, SignalRole>(signalRoles.map((role) => [plain(role)
 const signals = new Map<string, SignalKind>(signalKinds.map((signal) => [plain(signal), signal]))
 
 /** What a circuit is for in a few words: `injector 1 lower`, `pedal position track 2`, `sensor ground`, `level (switch)`. */
-export function sortText({ signal, role, cylinder, row, track }: SignalSort): string {
+export function sortText({ signal, role, cylinder, row, track, bank }: SignalSort): string {
   const own = named.find(([, kind, purpose]) => kind === signal && purpose === role)
   return [
     own ? own[0] : plain(role),
     cylinder === undefined ? '' : String(cylinder),
     row ?? '',
     track === undefined ? '' : `track ${track}`,
+    bank === undefined ? '' : `bank ${bank}`,
     own || usualSignal(role) === signal ? '' : `(${plain(signal)})`,
   ]
     .filter((word) => word !== '')
     .join(' ')
 }
 
-const form = /^(.+?)(?: (\d{1,2}))?(?: (upper|lower))?(?: track ([12]))?(?: \(([^()]+)\))?$/
+const form = /^(.+?)(?: (\d{1,2}))?(?: (upper|lower))?(?: track ([12]))?(?: bank ([12]))?(?: \(([^()]+)\))?$/
 
 /** Reads what `sortText` writes, and the usual other words for it. */
 export function readSort(text: string): Outcome<SignalSort> {
@@ -97,7 +98,7 @@ export function readSort(text: string): Outcome<SignalSort> {
     .trim()
     .toLowerCase()
     .replaceAll(/[-\s]+/g, ' ')
-  const [, what = '', cylinder, row, track, carries] =
+  const [, what = '', cylinder, row, track, bank, carries] =
     form.exec(alike.reduce((t, [from, to]) => t.replace(from, to), typed)) ?? []
   const own = named.find(([words]) => words.toLowerCase() === what)
   const role = own?.[2] ?? roles.get(what)
@@ -118,6 +119,7 @@ export function readSort(text: string): Outcome<SignalSort> {
     ...(cylinder === undefined ? {} : { cylinder: Number(cylinder) }),
     ...(row === 'upper' || row === 'lower' ? { row } : {}),
     ...(track === undefined ? {} : { track: track === '1' ? 1 : 2 }),
+    ...(bank === undefined ? {} : { bank: bank === '1' ? 1 : 2 }),
   })
 }
 

@@ -1,5 +1,6 @@
 import { cells, type Cell } from '../dossier-files/index.ts'
 import { readArea, type Kit, type SignalSort } from '../dossiers/index.ts'
+import { inUnit } from '../instruments/index.ts'
 import { readFigure } from '../shared/index.ts'
 import { readSort, sortText } from './sortWords.ts'
 
@@ -26,8 +27,11 @@ const inMm: Record<string, number> = { mm: 1, cm: 10, m: 1000, in: 25.4, '"': 25
 export const shift = cell<number>(
   (value) => String(Math.round(value * 1e6) / 1e3),
   (text) => {
-    const value = readFigure(text, 'mm')
-    return value === null ? { says: `"${text}" is no distance in mm.` } : { value: value / 1000 }
+    const [, figure = text, unit = 'mm'] = /^(.*?)\s*(mm|cm|m|in|")?$/i.exec(text.trim()) ?? []
+    const value = readFigure(figure)
+    return value === null
+      ? { says: `"${text}" is no distance in mm.` }
+      : { value: Math.round(value * (inMm[unit.toLowerCase()] ?? 1) * 1e3) / 1e6 }
   },
 )
 
@@ -40,9 +44,17 @@ export const area = cell<number>(String, (text) => {
 /** A figure; its unit may stand behind it. */
 export function figure(unit: string): Cell {
   return cell<number>(String, (text) => {
-    const value = readFigure(text, unit)
+    const value = readFigure(text, unit) ?? inOtherUnit(text, unit)
     return value === null ? { says: `"${text}" is no figure${unit === '' ? '' : ` in ${unit}`}.` } : { value }
   })
+}
+
+/** A figure with another unit of its kind behind it: `180 °F` for °C, `14 psi` for kPa. */
+function inOtherUnit(text: string, unit: string): number | null {
+  const [, figure = '', other = ''] = /^([+\-−–]?[\d.,]+)\s*(\S+)$/.exec(text.trim()) ?? []
+  const value = other === '' || unit === '' ? null : readFigure(figure)
+  const made = value === null ? null : inUnit(value, other, unit)
+  return made === null ? null : Math.round(made * 1e4) / 1e4
 }
 
 /** What a circuit is for. */

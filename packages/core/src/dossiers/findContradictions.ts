@@ -23,6 +23,9 @@ export function machineContradictions(machine: Machine): Problem[] {
       say('unknown-zone', `connectors.${i}.zone`, `"${connector.zone}" is no zone of this machine.`)
     if (connector.mates !== undefined && !machine.connectors.some((other) => other.id === connector.mates))
       say('unknown-connector', `connectors.${i}.mates`, `"${connector.mates}" is no connector of this machine.`)
+    for (const cavity of connector.contacts?.flat() ?? [])
+      if (!connector.cavities.some(({ number, blank }) => number === cavity && !blank))
+        say('unknown-cavity', `connectors.${i}.contacts`, `"${connector.id}" has no cavity ${cavity} for a contact.`)
     twice(connector.cavities.map((cavity) => String(cavity.number))).forEach(({ id, index }) =>
       say('duplicate-cavity', `connectors.${i}.cavities.${index}`, `Cavity ${id} stands twice on "${connector.id}".`),
     )
@@ -31,7 +34,7 @@ export function machineContradictions(machine: Machine): Problem[] {
     if (!zones.has(stud.zone)) say('unknown-zone', `studs.${i}.zone`, `"${stud.zone}" is no zone of this machine.`)
     if (!nets.has(stud.net)) say('unknown-net', `studs.${i}.net`, `"${stud.net}" is no circuit of this machine.`)
   })
-  const taken = new Map<string, string>()
+  const taken = new Map<string, { id: string; net: string; count: number }>()
   const spliced = new Map<string, number>()
   for (const end of machine.wires.flatMap((wire) => [wire.from, wire.to]))
     if ('splice' in end) spliced.set(end.splice, (spliced.get(end.splice) ?? 0) + 1)
@@ -72,13 +75,16 @@ export function machineContradictions(machine: Machine): Problem[] {
         )
       const key = `${place.connector}:${place.cavity}`
       const other = taken.get(key)
-      if (other !== undefined)
+      const shared = cavity?.double === true && other?.net === wire.net && other.count < 2
+      if (other !== undefined && !shared)
         say(
           'cavity-taken',
           `wires.${i}.${side}`,
-          `Cavity ${place.cavity} of "${place.connector}" holds "${other}" already.`,
+          cavity?.double === true
+            ? `Cavity ${place.cavity} of "${place.connector}" takes two wires of one circuit: "${other.id}" is there already.`
+            : `Cavity ${place.cavity} of "${place.connector}" holds "${other.id}" already.`,
         )
-      taken.set(key, wire.id)
+      taken.set(key, { id: wire.id, net: wire.net, count: (other?.count ?? 0) + 1 })
     }
   })
   machine.nets.forEach(({ id, source }, i) => {

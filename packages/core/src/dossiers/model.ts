@@ -38,6 +38,8 @@ export interface Cavity {
   y: number
   /** Closed with plastic: no terminal goes in. */
   blank?: boolean
+  /** Two wires of one circuit are crimped into its terminal. */
+  double?: boolean
   /** Empty, but the device behind it reads it: what for. */
   spare?: SignalRole
 }
@@ -91,6 +93,8 @@ export interface Connector {
   role?: DeviceRole
   /** Its device ends the bus with 120 Ω. */
   endsBus?: boolean
+  /** Cavities its device joins when it works, from and to: a fuse, the contact of a relay, a switch. */
+  contacts?: [number, number][]
   /** The plug of another loom it is mated to: signals go on through it, cavity by cavity. */
   mates?: ConnectorId
 }
@@ -101,6 +105,8 @@ export interface Net extends SignalSort {
   name: string
   /** Current the circuit can give away, A. */
   spareA?: number
+  /** The fuse of the machine that guards it, A. */
+  fuseA?: number
   /** Driven by electronics that watch their load: takes neither a tap nor a relay coil. */
   electronic?: boolean
   /** Swings far above battery voltage: never pierced, never probed. */

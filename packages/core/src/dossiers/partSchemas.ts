@@ -66,6 +66,7 @@ const cavity = z.strictObject({
   x: z.number().min(0).max(10),
   y: z.number().min(0).max(10),
   blank: z.boolean().optional(),
+  double: z.boolean().optional(),
   spare: z.enum(signalRoles).optional(),
 } satisfies ShapeOf<Cavity>)
 export const cavities = z.array(cavity).min(1).max(160)
@@ -76,4 +77,5 @@ export const sort = {
   cylinder: z.int().min(1).max(16).optional(),
   row: z.enum(['upper', 'lower']).optional(),
   track: z.union([z.literal(1), z.literal(2)]).optional(),
+  bank: z.union([z.literal(1), z.literal(2)]).optional(),
 } satisfies ShapeOf<SignalSort>

@@ -55,6 +55,10 @@ const connector = z.strictObject({
   ecu: z.boolean().optional(),
   role: z.enum(deviceRoles).optional(),
   endsBus: z.boolean().optional(),
+  contacts: z
+    .array(z.tuple([z.int().positive(), z.int().positive()]))
+    .max(40)
+    .optional(),
   mates: ids.connector.optional(),
 } satisfies ShapeOf<Connector>)
 const meterReading = z
@@ -70,6 +74,7 @@ const net = z.strictObject({
   name: words,
   ...sort,
   spareA: z.number().min(0).optional(),
+  fuseA: z.number().positive().max(500).optional(),
   electronic: z.boolean().optional(),
   highVoltage: z.boolean().optional(),
   readings: z.array(meterReading).max(12).optional(),

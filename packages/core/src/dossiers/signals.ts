@@ -90,13 +90,15 @@ export const wantedSupplies: readonly SignalRole[] = [
   'air-conditioning',
 ]
 
-/** What a circuit is, or what a line of a kit wants: cylinder, injector row and pedal track tell like from like. */
+/** What a circuit is, or what a line of a kit wants: cylinder, injector row, pedal track and bank tell like from like. */
 export interface SignalSort {
   signal: SignalKind
   role: SignalRole
   cylinder?: number
   row?: 'upper' | 'lower'
   track?: 1 | 2
+  /** Of an engine with two rows of cylinders: 1 is that of cylinder 1. */
+  bank?: 1 | 2
 }
 
 /** States of key, engine and battery in which a meter is held to a circuit. */

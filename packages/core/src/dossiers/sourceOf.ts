@@ -6,7 +6,7 @@ import { wantedSupplies } from './signals.ts'
 type Loom = LoomParts & Pick<Machine, 'batteries'>
 
 /**
- * Where a circuit comes from: as the document states it; else a supply from its live stud, or what hands it on, the nearer to the
+ * Where a circuit comes from: as the document states it; else the contact that hands it on; else a supply from its live stud, or what hands it on, the nearer to the
  * battery the sooner; everything else, and what nothing hands on, from the control unit; else its stud or the first plug in the
  * document. Null for a circuit of splices alone.
  * @param among places that may be it
@@ -18,6 +18,11 @@ export function sourceOf(machine: Loom, net: Net, among: readonly WirePlace[]): 
     const found = among.find((place) => placeKey(place) === stated)
     if (found) return found
   }
+  const handed = among.find(
+    (place) =>
+      'connector' in place && connectors.get(place.connector)?.contacts?.some(([, to]) => to === place.cavity) === true,
+  )
+  if (handed) return handed
   const plugOf = (place: WirePlace) => ('connector' in place ? connectors.get(place.connector) : undefined)
   const plug = (wanted: (connector: Connector) => boolean) =>
     among.find((place) => {

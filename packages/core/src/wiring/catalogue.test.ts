@@ -82,6 +82,8 @@ const elsewhere: WiringRule[] = [
   'sheet-erratum',
   'dossier-gap',
   'guessed-place',
+  'wrong-bank',
+  'feed-over-fuse',
   'pin-occupied',
 ]
 

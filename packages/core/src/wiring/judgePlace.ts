@@ -116,6 +116,8 @@ export function judgeLead(
         facts: { end: end.name, circuit: net.name, track: end.wants.track, cavity: null },
       },
     ]
+  if (end.wants.bank !== undefined && net.bank !== end.wants.bank && net.role === end.wants.role)
+    return [{ rule: 'wrong-bank', facts: { end: end.name, circuit: net.name, bank: end.wants.bank } }]
   return [wrongWire(end, net)]
 }
 
@@ -133,6 +135,9 @@ export function isHighVoltage(net: Net): boolean {
 
 /** Purposes of a switched supply that is live as long as the key is on. */
 const steadyFeeds: readonly Net['role'][] = ['supply', 'lamp']
+
+/** A blade fuse carries its own current for long only when the load is this much less. */
+const fuseShare = 1.35
 
 /** A circuit as a switched feed. @returns null where it is none at all and other rules say so */
 export function judgeFeed(net: Net, end: { name: string }, currentA: number): PlaceVerdict[] | null {
@@ -157,6 +162,13 @@ export function judgeFeed(net: Net, end: { name: string }, currentA: number): Pl
       {
         rule: 'feed-part-time',
         facts: { circuit: net.name },
+      },
+    ]
+  if (net.spareA === undefined && net.fuseA !== undefined && currentA * fuseShare > net.fuseA)
+    return [
+      {
+        rule: 'feed-over-fuse',
+        facts: { end: end.name, circuit: net.name, amps: currentA, fuseA: net.fuseA, carriesA: net.fuseA / fuseShare },
       },
     ]
   if (net.spareA === undefined)
@@ -341,7 +353,7 @@ export function judgePair(machine: Machine, kit: Kit, end: InlinePair, connector
   return verdicts
 }
 
-/** The right kind of plug, of another cylinder, row or track. */
+/** The right kind of plug, of another cylinder, row, track or bank. */
 function likeButOther(kit: Kit, end: InlinePair, { cavity, wants }: PairLine, net: Net): PlaceVerdict | null {
   if (wants.row !== undefined && net.row !== wants.row)
     return {
@@ -355,6 +367,8 @@ function likeButOther(kit: Kit, end: InlinePair, { cavity, wants }: PairLine, ne
       cavity,
       facts: { end: end.name, circuit: net.name, track: wants.track, cavity },
     }
+  if (wants.bank !== undefined && net.bank !== wants.bank)
+    return { rule: 'wrong-bank', cavity, facts: { end: end.name, circuit: net.name, bank: wants.bank } }
   const mayBe = kit.ends.flatMap((other) =>
     other.type === 'inline-pair' &&
     (other === end || (end.interchangeable !== undefined && other.interchangeable === end.interchangeable))

@@ -20,5 +20,7 @@ export function sortParts(wants: SignalSort, net: SignalSort, weight = 1): CostP
     parts.push({ what: `not the ${wants.row} row`, cost: weight * price.sameKindOther })
   if (wants.track !== undefined && net.track !== wants.track)
     parts.push({ what: `not track ${wants.track}`, cost: weight * price.sameKindOther })
+  if (wants.bank !== undefined && net.bank !== wants.bank)
+    parts.push({ what: `not bank ${wants.bank}`, cost: weight * price.sameKindOther })
   return parts
 }

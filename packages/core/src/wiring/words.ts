@@ -42,6 +42,8 @@ export const wiringWords = {
     ),
   'stripe-swapped': ({ colour, circuit, wanted }: { colour: string; circuit: string; wanted: string }) =>
     said(`This is ${colour}, ${inSentence(circuit)}. Wanted is ${wanted}: base and stripe are swapped.`, openJoint),
+  'wrong-bank': ({ end, circuit, bank }: { end: string; circuit: string; bank: number }) =>
+    said(`This is ${inSentence(circuit)}; ${end} is for bank ${bank}.`, takeOff(end)),
   'wrong-track': ({
     end,
     circuit,
@@ -171,6 +173,23 @@ export const wiringWords = {
   'wrong-machine': ({ kit, machine }: { kit: string; machine: string }) =>
     said(`${kit} is not made for ${machine}.`, 'Use the kit made for this machine.'),
   'dossier-gap': ({ says, remedy }: { says: string; remedy: string }) => said(says, remedy),
+  'feed-over-fuse': ({
+    end,
+    circuit,
+    amps,
+    fuseA,
+    carriesA,
+  }: {
+    end: string
+    circuit: string
+    amps: number
+    fuseA: number
+    carriesA: number
+  }) =>
+    said(
+      `${end} draws ${amps} A from ${inSentence(circuit)}, whose fuse of ${fuseA} A carries ${Math.floor(carriesA * 10) / 10} A for long, and more hangs on it.`,
+      'Take the supply from a circuit with room, or from the battery over a relay.',
+    ),
   'guessed-place': ({ end, what, known, wrong }: { end: string; what: string; known: string; wrong: boolean }) =>
     said(
       `${end} goes by ${inSentence(what)}, which is ${known}.`,

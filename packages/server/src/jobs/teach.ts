@@ -19,7 +19,7 @@ export function requireReadable(
     if (made.ok) continue
     const at = (path: string) => `entries.${i}.${path}`
     // A thing that is not there is said by the journal, in its own words.
-    const unread = made.problems.filter(({ code }) => code !== 'unknown-reference')
+    const unread = made.problems.filter(({ code, path }) => code !== 'unknown-reference' || path === 'field')
     if (unread.length > 0)
       throw new Refusal('unprocessable', ...unread.map((problem) => ({ ...problem, path: at(problem.path) })))
   }

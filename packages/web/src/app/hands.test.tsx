@@ -8,7 +8,8 @@ import { usePreferences } from '../platform/preferences.ts'
 
 forPages()
 
-const plain = fittings.filter(({ name }) => !name.includes(','))
+/** Every kit once: the loom is what the hand goes through. What is planned is never stopped on any machine, says core. */
+const plain = [...new Map(fittings.filter(({ name }) => !name.includes(',')).map((one) => [one.kit.id, one])).values()]
 const quad = { machine: shippedMachine('pellick-gorse-430'), kit: shippedKit('quernby-p1') }
 
 const space = () => fireEvent.keyDown(document.body, { code: 'Space', key: ' ' })

@@ -7,9 +7,12 @@ import {
   type Machine,
   type Net,
 } from '@tidy-badger/core/dossiers'
+import { netFields, sortText, textsOf, withSort, withTyped } from '@tidy-badger/core/dossier-writing'
+import type { Outcome } from '@tidy-badger/core/shared'
+import { useState } from 'react'
 import { Grid, type GridColumn } from '../../ui/Grid.tsx'
 import { KnownPick } from './KnownPick.tsx'
-import { changeMachine } from '../draftStore.ts'
+import { changeMachine, keepMade, machineDrafting } from '../draftStore.ts'
 
 /** What every circuit carries and what it is for; the unknown ones first. */
 export function CircuitTable({ machine }: { machine: Machine }) {
@@ -25,7 +28,7 @@ export function CircuitTable({ machine }: { machine: Machine }) {
     {
       id: 'name',
       head: 'circuit',
-      width: 'w-[22%]',
+      width: 'w-[18%]',
       text: (net) => net.name,
       cell: (net) => <span className="block px-1 pt-2">{net.name}</span>,
     },
@@ -54,6 +57,39 @@ export function CircuitTable({ machine }: { machine: Machine }) {
       ),
     },
     {
+      id: 'words',
+      head: 'in words',
+      cell: (net) => (
+        <Typed
+          key={sortText(net)}
+          label={`What ${net.name} is for, in words`}
+          text={sortText(net)}
+          keep={(words) => keepMade(machineDrafting, machine, (now) => withSort(now, net.id, words))}
+        />
+      ),
+    },
+    ...netFields.map((field): GridColumn<Net> => ({
+      id: field.name,
+      head: field.label.toLowerCase(),
+      width: 'w-[8%]',
+      cell: (net) => {
+        const { [field.name]: text = '' } = textsOf(net, [field])
+        return (
+          <Typed
+            key={text}
+            label={`${field.label}, ${net.name}`}
+            text={text}
+            keep={(typed) =>
+              keepMade(machineDrafting, machine, (now) => {
+                const at = now.nets.findIndex(({ id }) => id === net.id)
+                return withTyped('machine', now, ['nets', String(at)], [field], { [field.name]: typed })
+              })
+            }
+          />
+        )
+      },
+    })),
+    {
       id: 'known',
       head: 'known',
       cell: (net) => <KnownPick of="nets" id={net.id} name={net.name} />,
@@ -81,6 +117,36 @@ export function CircuitTable({ machine }: { machine: Machine }) {
         />
       </div>
     </section>
+  )
+}
+
+/** Words typed in a cell, kept when it is left; what does not read stays, with its reason. */
+function Typed({ label, text, keep }: { label: string; text: string; keep: (text: string) => Outcome<Machine> }) {
+  const [typed, setTyped] = useState(text)
+  const [wrong, setWrong] = useState('')
+  const store = () => {
+    if (typed.trim() === text.trim()) return setWrong('')
+    const made = keep(typed)
+    setWrong(made.ok ? '' : (made.problems[0]?.message ?? ''))
+  }
+  return (
+    <>
+      <input
+        aria-label={label}
+        aria-invalid={wrong !== ''}
+        className="w-full min-w-0"
+        autoComplete="off"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={store}
+        onKeyDown={(event) => event.key === 'Enter' && store()}
+      />
+      {wrong !== '' && (
+        <span role="alert" className="text-small text-stop">
+          {wrong}
+        </span>
+      )}
+    </>
   )
 }
 

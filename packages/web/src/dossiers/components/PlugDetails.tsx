@@ -1,3 +1,4 @@
+import { faceFields, textsOf, withTyped } from '@tidy-badger/core/dossier-writing'
 import {
   colourNames,
   deviceRole,
@@ -11,8 +12,9 @@ import {
   type Machine,
 } from '@tidy-badger/core/dossiers'
 import { Button } from '../../ui/Button.tsx'
+import { TypedCard } from './TypedCard.tsx'
 import { KnownOfAll, KnownPick } from './KnownPick.tsx'
-import { changeMachine } from '../draftStore.ts'
+import { changeMachine, keepMade, machineDrafting } from '../draftStore.ts'
 import { counted } from '../words.ts'
 
 /** Shell, key, lock and place of the plug in hand. */
@@ -72,6 +74,20 @@ export function PlugDetails({
         checked={connector.ecu === true}
         onTick={(on) => change({ ecu: on || undefined, role: undefined })}
       />
+      <div className="col-span-2">
+        <TypedCard
+          key={connector.id}
+          label={`Cavities of ${connector.name}`}
+          fields={faceFields}
+          texts={textsOf(connector, faceFields)}
+          keep={(texts) =>
+            keepMade(machineDrafting, machine, (now) => {
+              const at = now.connectors.findIndex(({ id }) => id === connector.id)
+              return withTyped('machine', now, ['connectors', String(at)], faceFields, texts)
+            })
+          }
+        />
+      </div>
       <div className="flex flex-col text-small font-semibold">
         The plug is known
         <KnownPick of="connectors" id={connector.id} name={connector.name} />

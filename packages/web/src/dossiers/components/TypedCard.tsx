@@ -1,7 +1,8 @@
 import type { TypedField as FieldOf } from '@tidy-badger/core/dossier-writing'
 import type { Texts } from '@tidy-badger/core/dossier-writing'
-import type { Outcome } from '@tidy-badger/core/shared'
+import { shownFigures, type Outcome } from '@tidy-badger/core/shared'
 import { useState } from 'react'
+import { usePreferences } from '../../platform/preferences.ts'
 import { TypedCell } from './TypedCell.tsx'
 import { Problems } from './TypedTable.tsx'
 
@@ -50,6 +51,7 @@ export function TypedCard<Document>({
               <span>
                 {field.label}
                 {field.unit && <span className="font-normal text-quiet">, {field.unit}</span>}
+                <InOwnUnits text={value} unit={field.unit} />
               </span>
               <TypedCell
                 label={field.unit ? `${field.label}, ${field.unit}` : field.label}
@@ -74,4 +76,14 @@ export function TypedCard<Document>({
       <Problems of={hand.problems} />
     </section>
   )
+}
+
+/** What stands in a field in the units of this device, where they are others. */
+function InOwnUnits({ text, unit }: { text: string | undefined; unit: string | undefined }) {
+  const imperial = usePreferences(({ figures }) => figures.units !== 'metric')
+  const plain = text?.trim() ?? ''
+  if (!imperial || unit === undefined || unit === '' || !/^-?\d+([.,]\d+)?$/.test(plain)) return null
+  const metric = `${plain.replace(',', '.')} ${unit}`
+  const own = shownFigures(metric, usePreferences.getState().figures)
+  return own === metric ? null : <span className="figures font-normal text-quiet"> = {own}</span>
 }
