@@ -62,7 +62,9 @@ test('a reading is taken from what an instrument sends, or from its pasted log, 
   await expect(page.getByLabel(/^Reading, V/)).toHaveValue('0.04')
 })
 
-test('a plug’s face is tapped on a photo, a cover and the plug are pinned on one, and it stands beside the plug', async ({ page }) => {
+test('a plug’s face is tapped on a photo, a cover and the plug are pinned on one, and it stands beside the plug', async ({
+  page,
+}) => {
   const picture = { name: 'bay.png', mimeType: 'image/png', buffer: readFileSync('docs/screenshots/yard.png') }
   await page.goto('/dossiers/machine/hallam-voss-shieling-21')
   await page.getByRole('button', { name: 'Write the next version' }).click()
@@ -98,7 +100,10 @@ test('a plug’s face is tapped on a photo, a cover and the plug are pinned on o
   await photo.getByLabel('Tapped next').selectOption({ label: 'Pedal plug by photo' })
   await photo.getByAltText('bay').click({ position: { x: 200, y: 90 } })
   await expectAccessible(page)
-  await page.getByRole('button', { name: /^(Use it with its gaps|Publish version)/ }).first().click()
+  await page
+    .getByRole('button', { name: /^(Use it with its gaps|Publish version)/ })
+    .first()
+    .click()
   await page.waitForURL('**/dossiers/machine/hallam-voss-shieling-21')
   await page.getByRole('button', { name: /Pedal plug by photo/ }).click()
   await expect(page.getByAltText('Pedal plug by photo: bay')).toBeVisible()

@@ -31,7 +31,15 @@ export { loomTree, metresAt, type LoomTree, type TreeRow } from './loomTree.ts'
 export { missingFromKit, type MissingFromKit } from './missingFromKit.ts'
 export { readSort, sortSuggestions, sortText } from './sortWords.ts'
 export { withWires } from './writeWires.ts'
-export { takenFromKit, takenFromMachine, takenLists, thingsOf, type TakenList } from './takeFrom.ts'
+export {
+  takenFromKit,
+  withParts,
+  withSteps,
+  takenFromMachine,
+  takenLists,
+  thingsOf,
+  type TakenList,
+} from './takeFrom.ts'
 export {
   readDraft,
   textsOf,

@@ -7,6 +7,7 @@ import {
   type Dossier,
   type Kit,
   type KitEnd,
+  type KitPart,
   type Machine,
   type MountPlace,
   type Step,
@@ -173,5 +174,18 @@ function freeId<Id extends string>(item: { id: Id }, known: readonly { id: strin
   return idFrom<Id>(
     item.id,
     known.map(({ id }) => id),
+  )
+}
+
+/** The machine with steps that others of its class have, each without what it names that is not here. */
+export function withSteps(machine: Machine, steps: readonly Step[]): Machine {
+  return steps.reduce((now: Machine, step) => ({ ...now, steps: [...now.steps, stepHere(step, now.steps)] }), machine)
+}
+
+/** The kit with parts that others of its kind have. */
+export function withParts(kit: Kit, parts: readonly KitPart[]): Kit {
+  return parts.reduce(
+    (now: Kit, part) => ({ ...now, parts: [...now.parts, { ...part, id: freeId(part, now.parts) }] }),
+    kit,
   )
 }

@@ -106,6 +106,26 @@ const words: Record<ColourLanguage, Record<ColourName, string>> = {
   },
 }
 
+/** Whole words as they are written, where they have more than their plain letters. */
+const accented: Readonly<Record<string, string>> = {
+  grun: 'grün',
+  hellgrun: 'hellgrün',
+  weiss: 'weiß',
+  vertclair: 'vert clair',
+  bleuclair: 'bleu clair',
+  verdechiaro: 'verde chiaro',
+  marron: 'marrón',
+  verdeclaro: 'verde claro',
+  azulclaro: 'azul claro',
+}
+
+/** A colour's whole word in a language. */
+export function colourWord(colour: ColourName, language: ColourLanguage): string {
+  const [word = colour] = words[language][colour].split(' ')
+  if (language === 'en') return colour
+  return word === 'marron' && language !== 'es' ? word : (accented[word] ?? word)
+}
+
 const readings = new Map<ColourLanguage, Map<string, ColourName>>()
 
 function wordsOf(language: ColourLanguage): Map<string, ColourName> {

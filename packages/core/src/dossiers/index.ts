@@ -68,6 +68,7 @@ export { machineGaps, type DossierGap } from './findGaps.ts'
 export { tappedCavities, type Tap } from './tappedCavities.ts'
 export { gridCavities, type FaceLayout } from './gridCavities.ts'
 export { colourLanguages, type ColourLanguage } from './colourWords.ts'
+export { coloursWritten } from './coloursWritten.ts'
 export { readWireColour, type ColourOrder, type ColourReading } from './readWireColour.ts'
 export { faceGeometry, type FaceGeometry, type FaceSide } from './faceGeometry.ts'
 export {

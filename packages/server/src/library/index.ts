@@ -1,6 +1,7 @@
 import type { Dossier, Kit, Machine } from '@tidy-badger/core/dossiers'
 import { colourNames, keys, outlines } from '@tidy-badger/core/dossiers'
-import { plugsLike, searchLibrary, type Fit } from '@tidy-badger/core/library'
+import { readDraft } from '@tidy-badger/core/dossier-writing'
+import { plugsLike, searchLibrary, usualParts, usualSteps, type Fit } from '@tidy-badger/core/library'
 import { cleanText, idText, queryInteger } from '@tidy-badger/core/shared'
 import { z } from 'zod'
 import { isKit, isMachine, type DossierService } from '../dossiers/index.ts'
@@ -62,6 +63,25 @@ export function libraryPlugin(deps: AppDeps, dossiers: DossierService) {
         },
       },
       async (request) => plugsLike((await dossiers.newestOfAll()).filter(isMachine), request.query),
+    )
+    app.get(
+      '/api/library/usual/:draft',
+      {
+        config: { access: 'fitter' },
+        schema: {
+          summary: 'Steps, or parts, that dossiers of its class share and a draft has not yet',
+          params: z.object({ draft: idText }),
+          response: {
+            200: z.array(z.object({ thing: z.looseObject({ id: z.string() }), count: z.int(), of: z.int() })),
+          },
+        },
+      },
+      async (request) => {
+        const document = readDraft((await dossiers.draft(request.params.draft)).document)
+        const all = await dossiers.newestOfAll()
+        if (!document) return []
+        return document.kind === 'machine' ? usualSteps(document, all) : usualParts(document, all)
+      },
     )
     app.get(
       '/api/library/fits',

@@ -66,6 +66,7 @@ export function CommandDialog({ open, show }: { open: boolean; show: (open: bool
                 {[
                   ['Next tick, done', 'Space'],
                   ['Not like this', 'N'],
+                  ['The dossier is wrong', 'O'],
                   ['Journal, notes, undo', 'J'],
                   ['Accept the earned cells', 'A'],
                   ['This list', 'K'],

@@ -43,7 +43,7 @@ function ClickerKey({ name, part }: { name: string; part: 'next' | 'other' }) {
 
 /** How this device shows things; kept on the device. */
 export function SettingsPage() {
-  const { theme, strong, size, keys, dates, figures, setTheme, setStrong, set } = usePreferences()
+  const { theme, strong, size, keys, dates, figures, colours, setTheme, setStrong, set } = usePreferences()
   useEffect(() => {
     document.title = 'Settings · Tidy Badger'
   }, [])
@@ -103,6 +103,21 @@ export function SettingsPage() {
           >
             <option value="metric">metric</option>
             <option value="US">US, metric in brackets</option>
+          </select>
+        </label>
+        <label className="flex flex-col font-head text-title font-bold">
+          Colours of wires in
+          <select
+            className="font-text text-body font-normal"
+            value={colours}
+            onChange={(event) => set({ colours: event.target.value })}
+          >
+            <option value="en">English, grey/violet</option>
+            <option value="de">German, grau/violett</option>
+            <option value="fr">French, gris/violet</option>
+            <option value="it">Italian, grigio/viola</option>
+            <option value="es">Spanish, gris/violeta</option>
+            <option value="ja">Japanese in Latin letters, hai/murasaki</option>
           </select>
         </label>
         <label className="flex flex-col font-head text-title font-bold">

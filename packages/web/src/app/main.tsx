@@ -1,9 +1,10 @@
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { StrictMode, useEffect } from 'react'
+import { StrictMode, useEffect, useState } from 'react'
 import { createRoot } from 'react-dom/client'
 import { ErrorBoundary } from 'react-error-boundary'
 import { BrowserRouter, useNavigate, useRoutes } from 'react-router'
 import { getJson, Refused } from '../platform/api/http.ts'
+import { ownWords } from '../platform/figures/shown.ts'
 import { linkBack } from '../platform/linkBack.ts'
 import { applyTheme, usePreferences } from '../platform/preferences.ts'
 import { NoticeBoard } from '../ui/NoticeBoard.tsx'
@@ -36,10 +37,29 @@ function Pages() {
   return useRoutes(routes)
 }
 
+/** The words wires are written in, fetched where they are not the usual ones. @returns the language they are in by now */
+function useWireWords(): string {
+  const wanted = usePreferences((state) => state.colours)
+  const [now, setNow] = useState('en')
+  useEffect(() => {
+    let gone = false
+    void (wanted === 'en' ? Promise.resolve(null) : import('./wireWords.ts')).then((words) => {
+      if (gone) return
+      ownWords.wires = words?.wireWords(wanted) ?? null
+      setNow(wanted)
+    })
+    return () => {
+      gone = true
+    }
+  }, [wanted])
+  return now
+}
+
 function App() {
   const theme = usePreferences((state) => state.theme)
   const strong = usePreferences((state) => state.strong)
   const figures = usePreferences((state) => state.figures)
+  const words = useWireWords()
   useEffect(() => {
     applyTheme(theme, strong)
     const system = window.matchMedia('(prefers-color-scheme: dark)')
@@ -60,7 +80,7 @@ function App() {
     >
       <QueryClientProvider client={client}>
         {/* Figures are written when an element is made: another form makes the page anew. */}
-        <BrowserRouter key={`${figures.units} ${figures.decimals}`}>
+        <BrowserRouter key={`${figures.units} ${figures.decimals} ${words}`}>
           <Pages />
         </BrowserRouter>
       </QueryClientProvider>

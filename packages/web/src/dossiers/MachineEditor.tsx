@@ -10,6 +10,7 @@ import {
   powerFields,
   takenFromMachine,
   withMachineRow,
+  withSteps,
 } from '@tidy-badger/core/dossier-writing'
 import { bodyView } from '@tidy-badger/core/drawing'
 import { routeGaps } from '@tidy-badger/core/routing'
@@ -21,6 +22,7 @@ import {
   type ColourLanguage,
   type ColourOrder,
   type Machine,
+  type Step,
 } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
 import { MachinePicture } from '../machine-view/index.ts'
@@ -42,9 +44,10 @@ import { StepCard } from './components/StepCard.tsx'
 import { StudTable } from './components/StudTable.tsx'
 import { TakeFrom } from './components/TakeFrom.tsx'
 import { TapPlug } from './components/TapPlug.tsx'
+import { UsualThings } from './components/UsualThings.tsx'
 import { Variants, WrittenOn } from './components/Variants.tsx'
 import { WireGrid } from './components/WireGrid.tsx'
-import { keepMade, machineDrafting, useDraft } from './draftStore.ts'
+import { changeMachine, keepMade, machineDrafting, useDraft } from './draftStore.ts'
 
 const chapters = [
   ['plugs', 'Plugs'],
@@ -112,6 +115,12 @@ export function MachineEditor({ id, machine: document }: { id: string; machine: 
               one="step"
               picked={step}
               onPick={setStep}
+            />
+            <UsualThings<Step>
+              id={id}
+              one="step"
+              wordsOf={({ text }) => text}
+              onTake={(steps) => changeMachine((now) => withSteps(now, steps))}
             />
             <FieldCard
               kind="machine"

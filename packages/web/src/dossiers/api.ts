@@ -1,5 +1,5 @@
 import type { Dossier, DossierRef } from '@tidy-badger/core/dossiers'
-import type { Fit, LibraryFind, PlugInHand, PlugLike } from '@tidy-badger/core/library'
+import type { Fit, LibraryFind, Usual, PlugInHand, PlugLike } from '@tidy-badger/core/library'
 import { deleteAt, getJson, postFile, postJson, putJson } from '../platform/api/http.ts'
 import { getKept } from '../platform/api/kept.ts'
 
@@ -48,3 +48,6 @@ export const bringFolder = (zip: Blob) => postFile<BroughtFolder>('/api/dossiers
 export const folderAddress = ({ kind, id, version }: Pick<Dossier, 'kind' | 'id' | 'version'>) =>
   `/api/dossiers/${kind}/${encodeURIComponent(id)}/folder.zip?version=${version}`
 export const publish = (document: Dossier) => postJson<DossierRef>('/api/dossiers', document)
+
+/** Steps of a machine, or parts of a kit, that dossiers of its class share and the draft has not. */
+export const fetchUsual = <Thing>(draft: string) => getJson<Usual<Thing>[]>(`/api/library/usual/${draft}`)

@@ -1,5 +1,5 @@
 export { JobIndex, JobLayout } from './JobLayout.tsx'
-export { fetchDocument, fetchDossiers, fetchJobs, type DossierRow } from './api.ts'
+export { fetchDocument, fetchDossiers, fetchErrata, fetchJobs, type DossierRow } from './api.ts'
 export { ConfirmQuestion } from './components/ConfirmQuestion.tsx'
 export { PersonQuestion } from './components/PersonQuestion.tsx'
 export { NewJobPage, YardPage } from './pages.ts'

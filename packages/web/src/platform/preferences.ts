@@ -21,6 +21,8 @@ interface Preferences {
   dates: DateForm
   /** How figures are read. */
   figures: FigureForm
+  /** Language that colours of wires are written in. */
+  colours: string
   /** Name of the person at this device; null until it is picked. */
   person: string | null
   device: string
@@ -30,7 +32,7 @@ interface Preferences {
   declinedVersions: string[]
   setTheme: (theme: Theme) => void
   setStrong: (strong: boolean) => void
-  set: (change: Partial<Pick<Preferences, 'size' | 'keys' | 'clicker' | 'dates' | 'figures'>>) => void
+  set: (change: Partial<Pick<Preferences, 'size' | 'keys' | 'clicker' | 'dates' | 'figures' | 'colours'>>) => void
   setPerson: (person: string, bound?: boolean) => void
   declineVersion: (key: string) => void
 }
@@ -45,6 +47,7 @@ export const usePreferences = create<Preferences>()(
       clicker: { next: null, other: null },
       dates: 'd MMM yyyy',
       figures: { units: 'metric', decimals: 'point' },
+      colours: 'en',
       person: null,
       device: uuid().slice(0, 8),
       bound: false,

@@ -12,6 +12,7 @@ import type { Kit, KitEndId } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
 import { Picture, Views } from '../../ui/Views.tsx'
 import { StationSteps } from '../components/StationSteps.tsx'
+import { Errata } from './KitSheet.tsx'
 import { LoomTree } from './LoomTree.tsx'
 
 const chapters = [
@@ -40,6 +41,7 @@ export function KitContents({ kit }: { kit: Kit }) {
           ))}
         </ul>
       )}
+      <Errata kit={kit} />
       <Views
         heading={<h2 className="text-title font-bold">{kit.ends.length} ends</h2>}
         names={chapters}

@@ -6,15 +6,17 @@ import {
   moduleFields,
   trimFields,
   withKitRow,
+  withParts,
 } from '@tidy-badger/core/dossier-writing'
-import { parseKit, type Kit } from '@tidy-badger/core/dossiers'
+import { parseKit, type Kit, type KitPart } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
 import { Picture, Views } from '../../ui/Views.tsx'
 import { DraftState } from '../components/DraftState.tsx'
 import { FieldCard } from '../components/FieldCard.tsx'
 import { StepCard } from '../components/StepCard.tsx'
 import { TakeFrom } from '../components/TakeFrom.tsx'
-import { keepMade, kitDrafting } from '../draftStore.ts'
+import { UsualThings } from '../components/UsualThings.tsx'
+import { changeKit, keepMade, kitDrafting } from '../draftStore.ts'
 import { KitSheet } from './KitSheet.tsx'
 import { KitTable } from './KitTable.tsx'
 import { EndCard, LoomChapter } from './LoomChapter.tsx'
@@ -84,6 +86,12 @@ export function KitEditor({ id, kit }: { id: string; kit: Kit }) {
               title="Parts"
               says="A stop keeps the job from opening without it; a note only slows it."
               one="part"
+            />
+            <UsualThings<KitPart>
+              id={id}
+              one="part"
+              wordsOf={({ name, count }) => `${count} × ${name}`}
+              onTake={(parts) => changeKit((now) => withParts(now, parts))}
             />
             <KitTable kit={kit} list="taps" title="Joints, and where they do not last" one="joint" />
             <KitTable kit={kit} list="naming" title="How the ends are told apart" one="rule" />

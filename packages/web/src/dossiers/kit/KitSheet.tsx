@@ -10,7 +10,7 @@ import type { Kit, MachineId, PlaceId } from '@tidy-badger/core/dossiers'
 import { asId } from '@tidy-badger/core/shared'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { fetchDocument, fetchDossiers } from '../../jobs/index.ts'
+import { fetchDocument, fetchDossiers, fetchErrata } from '../../jobs/index.ts'
 import { Loading } from '../../ui/states.tsx'
 import { Problems } from '../components/TypedTable.tsx'
 import { changeKit, keepMade, kitDrafting } from '../draftStore.ts'
@@ -37,7 +37,32 @@ export function KitSheet({ kit }: { kit: Kit }) {
         </select>
       </label>
       {picked !== undefined && <OneSheet key={picked} kit={kit} id={asId(picked)} />}
+      <Errata kit={kit} />
     </div>
+  )
+}
+
+/** What was found wrong on the kit's sheet, on jobs, for everybody. */
+export function Errata({ kit }: { kit: Kit }) {
+  const errata = useQuery({ queryKey: ['errata'], queryFn: fetchErrata })
+  const rows = useQuery({ queryKey: ['dossiers'], queryFn: fetchDossiers })
+  const own = (errata.data ?? []).filter((one) => one.kit === kit.id)
+  if (own.length === 0) return null
+  return (
+    <section aria-label="Errata">
+      <h2 className="mb-1 text-title font-bold">Found wrong on its sheet</h2>
+      <ul className="flex flex-col gap-1">
+        {own.map((one) => (
+          <li key={one.id} className="border-l-[5px] border-lamp pl-3">
+            {rows.data?.find((row) => row.kind === 'machine' && row.id === one.machine)?.name ?? one.machine},{' '}
+            {kit.ends.find(({ id }) => id === one.kitEnd)?.name ?? one.kitEnd}: the sheet says {one.says}; {one.is}.{' '}
+            <span className="text-quiet">
+              {one.by}, {one.at.slice(0, 10)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 

@@ -4,12 +4,17 @@ import { usePreferences } from '../preferences.ts'
 
 /** A text with its figures as the person of this device reads them. */
 export function shown(text: string): string {
-  return asWritten() ? text : shownFigures(text, usePreferences.getState().figures)
+  if (asWritten()) return text
+  const figures = shownFigures(text, usePreferences.getState().figures)
+  return ownWords.wires ? ownWords.wires(figures) : figures
 }
+
+/** How wires in a text are written in the words of this device; null: as they are. Set once its words have come. */
+export const ownWords: { wires: ((text: string) => string) | null } = { wires: null }
 
 function asWritten(): boolean {
   const { units, decimals } = usePreferences.getState().figures
-  return units === 'metric' && decimals === 'point'
+  return units === 'metric' && decimals === 'point' && ownWords.wires === null
 }
 
 type Props = Record<string, unknown>
