@@ -1,12 +1,15 @@
 import type { Machine } from '@tidy-badger/core/dossiers'
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { createHash } from 'node:crypto'
 import { buffer } from 'node:stream/consumers'
+import sharp from 'sharp'
 import { ZipFile } from 'yazl'
 import { testApp, type TestApp } from '../testApp.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import { problemCodes } from '../platform/problemCodes.ts'
-import { packFolder, unpackFolder } from './folderZip.ts'
+import { dossierService } from './service.ts'
+import { packFolder, unpackFolder, unpackWhole } from './folderZip.ts'
 
 let app: TestApp
 beforeAll(async () => {
@@ -157,6 +160,48 @@ describe('a zipped folder', () => {
     expect(body).toMatchObject([
       { file: 'wires.csv', line: 3, column: 5, message: expect.stringContaining('"tartan" is no colour') },
     ])
+  })
+})
+
+describe('photos of a machine', () => {
+  const jpeg = (width: number) =>
+    sharp({ create: { width, height: 40, channels: 3, background: '#556' } })
+      .jpeg()
+      .toBuffer()
+  const named = async (hash: string, bytes?: Buffer, machine = 'pellick-gorse-430') => {
+    const files: Map<string, string | Buffer> = new Map(await unpackFolder(await zipOf('machine', machine)))
+    const pins = machine === 'pellick-gorse-430' ? '[{ of: covers, id: seat, x: 0.5, y: 0.5 }]' : '[]'
+    const photo = `{ photo: "${hash}", widthPx: 60, heightPx: 40, says: seat, pins: ${pins} }`
+    files.set('machine.yaml', `${String(files.get('machine.yaml'))}photos: [${photo}]\n`)
+    if (bytes) files.set(`photos/${hash}.jpg`, bytes)
+    return packFolder('quad', files, at)
+  }
+  const hashOf = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex')
+
+  test('go with its folder, are kept as long as a version or draft names them, and come back out', async () => {
+    const bytes = await jpeg(60)
+    const hash = hashOf(bytes)
+    const { status, body } = await brought(await named(hash, bytes))
+    expect(status).toBe(200)
+    const { document } = body as { document: Machine }
+    expect((await app.server.inject(`/api/photos/${hash}`)).statusCode).toBe(200)
+    expect(await dossierService(app.deps).photosNamed()).not.toContain(hash)
+    await app.ask('PUT', '/api/drafts/with-photo', document)
+    expect(await dossierService(app.deps).photosNamed()).toContain(hash)
+    await app.ask('DELETE', '/api/drafts/with-photo')
+    expect((await app.ask('POST', '/api/dossiers', document)).status).toBe(201)
+    expect(await dossierService(app.deps).photosNamed()).toContain(hash)
+    const zip = await zipOf('machine', 'pellick-gorse-430')
+    expect((await unpackWhole(zip)).photos.get(hash)?.equals(bytes)).toBe(true)
+    expect(await brought(zip)).toMatchObject({ status: 200, body: { next: null } })
+  })
+
+  test('that are other bytes, or none, are refused; one that is not in the zip is only not there', async () => {
+    const bytes = await jpeg(61)
+    expect((await brought(await named('b'.repeat(64), bytes, 'pellick-rime-790'))).status).toBe(422)
+    const text = Buffer.from('no picture')
+    expect((await brought(await named(hashOf(text), text, 'pellick-rime-790'))).status).toBe(422)
+    expect((await brought(await named('c'.repeat(64), undefined, 'pellick-rime-790'))).status).toBe(200)
   })
 })
 

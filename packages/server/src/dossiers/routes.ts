@@ -90,6 +90,8 @@ export function dossierRoutes(app: HttpApp, dossiers: DossierService): void {
               about: z.string(),
               variants: z.array(z.object({ id: z.string(), name: z.string(), tells: z.string() })),
               fits: z.array(z.string()),
+              /* ends of its loom; a reader has none */
+              ends: z.int(),
               /* columns it names, where it is read from */
               figures: z.int(),
             }),

@@ -257,6 +257,7 @@ export function dossierService(deps: AppDeps) {
                 ? document.variants.map((variant) => ({ id: variant.id, name: variant.name, tells: variant.tells }))
                 : [],
             fits: document.kind === 'kit' ? document.fits : [],
+            ends: document.kind === 'kit' ? document.ends.length : 0,
             figures: document.kind === 'kit' ? (document.figures ?? []).length : 0,
           }
         }),

@@ -43,7 +43,8 @@ function NewJobForm({ rows }: { rows: DossierRow[] }) {
   const navigate = useNavigate()
   const client = useQueryClient()
   const machines = newest(rows, 'machine')
-  const kits = newest(rows, 'kit')
+  // A reader has no ends: it is read from on any job, and fitted on none.
+  const kits = newest(rows, 'kit').filter(({ ends }) => ends !== 0)
   const mutation = useMutation({
     mutationFn: openJob,
     onSuccess: async (job) => {

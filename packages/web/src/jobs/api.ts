@@ -35,6 +35,8 @@ export interface DossierRow {
   about: string
   variants: { id: string; name: string; tells: string }[]
   fits: string[]
+  /** Ends of its loom; a reader has none, and is fitted nowhere. */
+  ends?: number
   /** Columns it names, where it is read from. */
   figures?: number
 }
