@@ -1,2 +1,2 @@
 export { DossierFind } from './components/DossierFind.tsx'
-export { openFinding } from './store.ts'
+export { DossierWrong } from './components/DossierWrong.tsx'

@@ -70,7 +70,7 @@ export function CircuitTable({ machine }: { machine: Machine }) {
     },
     ...netFields.map((field): GridColumn<Net> => ({
       id: field.name,
-      head: field.label.toLowerCase(),
+      head: field.label,
       width: 'w-[8%]',
       cell: (net) => {
         const { [field.name]: text = '' } = textsOf(net, [field])
@@ -106,10 +106,10 @@ export function CircuitTable({ machine }: { machine: Machine }) {
   return (
     <section>
       <h2 className="mb-1 text-title font-bold">Circuits</h2>
-      <div className="max-h-96 overflow-y-auto" tabIndex={0} role="group" aria-label="Circuits">
+      <div className="max-h-96 overflow-auto" tabIndex={0} role="group" aria-label="Circuits">
         <Grid
           label="Circuits of the machine"
-          className="w-full table-fixed [&_select]:w-full [&_select]:min-w-0 [&_select]:pr-1"
+          className="w-full min-w-[68rem] table-fixed [&_select]:w-full [&_select]:min-w-0 [&_select]:pr-1"
           rows={nets}
           idOf={(net) => net.id}
           columns={columns}

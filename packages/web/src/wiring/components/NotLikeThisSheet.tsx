@@ -9,8 +9,7 @@ import { Button } from '../../ui/Button.tsx'
 import { ChoiceField, TextField } from '../../ui/form/Fields.tsx'
 import { words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
-import { openFinding } from '../../finds/index.ts'
-import { KeyHint } from '../../ui/Stage.tsx'
+import { DossierWrong } from '../../finds/index.ts'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { WireFoundRow } from './WiresFound.tsx'
 
@@ -127,17 +126,7 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
             )}
           </div>
         )}
-        {thingsOfEnd(dossiers.machine, end, match).length > 0 && (
-          <Button
-            className="self-start"
-            onClick={() => {
-              onClose()
-              openFinding()
-            }}
-          >
-            The dossier is wrong<KeyHint>O</KeyHint>
-          </Button>
-        )}
+        {thingsOfEnd(dossiers.machine, end, match).length > 0 && <DossierWrong onClose={onClose} />}
         <form className="flex flex-col gap-2" onSubmit={fields.submit}>
           <TextField
             of={fields}

@@ -6,8 +6,7 @@ import { Button } from '../../ui/Button.tsx'
 import { asWords, ChoiceField, TextField } from '../../ui/form/Fields.tsx'
 import { words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
-import { openFinding } from '../../finds/index.ts'
-import { KeyHint } from '../../ui/Stage.tsx'
+import { DossierWrong } from '../../finds/index.ts'
 import { Sheet } from '../../ui/Sheet.tsx'
 
 const different = z.object({ text: words(600), what: z.enum(['', ...earlierWorks]) })
@@ -53,17 +52,7 @@ export function NotLikeThis({
         <Button type="submit" look="main" disabled={!fields.ready}>
           Write it down
         </Button>
-        {thingsOfWork(dossiers.machine, item).length > 0 && (
-          <Button
-            className="self-start"
-            onClick={() => {
-              onClose()
-              openFinding()
-            }}
-          >
-            The dossier is wrong<KeyHint>O</KeyHint>
-          </Button>
-        )}
+        {thingsOfWork(dossiers.machine, item).length > 0 && <DossierWrong onClose={onClose} />}
         <PhotoButton
           shows="damage"
           about={{ station, ...(cover ? { cover } : {}), ...(item.kind === 'step' ? { step: item.step.id } : {}) }}
