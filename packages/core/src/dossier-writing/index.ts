@@ -74,3 +74,4 @@ export {
 export { withKnown, withRestKnown, withoutGone, type Mark } from './markKnown.ts'
 export { backOf, findForm, findTexts, stands, withFind, withMet, type Met } from './withFind.ts'
 export { pinnedLists, withPhoto, withPhotoWords, withPin, withTapped, withoutPhoto, withoutPin } from './photoPins.ts'
+export { movedPart, partBoxes, partUnder, type PartBox, type PartMove } from './movePart.ts'

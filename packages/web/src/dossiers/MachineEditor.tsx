@@ -12,25 +12,23 @@ import {
   withMachineRow,
   withSteps,
 } from '@tidy-badger/core/dossier-writing'
-import { bodyView } from '@tidy-badger/core/drawing'
 import { routeGaps } from '@tidy-badger/core/routing'
 import {
   machineGaps,
   missingFrom,
   parseMachine,
-  type Body,
   type ColourLanguage,
   type ColourOrder,
   type Machine,
   type Step,
 } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
-import { MachinePicture } from '../machine-view/index.ts'
 import { Picture, Views } from '../ui/Views.tsx'
 import { PlugFace } from '../wiring/index.ts'
 import { CircuitTable } from './components/CircuitTable.tsx'
 import { CoverTable } from './components/CoverTable.tsx'
 import { DraftState, type Gap } from './components/DraftState.tsx'
+import { DrawnParts } from './components/DrawnParts.tsx'
 import { FieldCard } from './components/FieldCard.tsx'
 import { DrawnPartTable, MachineTable } from './components/MachineTable.tsx'
 import { NewPlug } from './components/NewPlug.tsx'
@@ -156,7 +154,7 @@ export function MachineEditor({ id, machine: document }: { id: string; machine: 
               label="Form and size of the machine"
               fields={bodyFields}
             />
-            {machine.body && <Drawn machine={machine} body={machine.body} />}
+            {machine.body && <DrawnParts machine={machine} body={machine.body} />}
             {machine.body && <DrawnPartTable machine={machine} />}
           </div>
         </Picture>
@@ -207,28 +205,6 @@ const figureCards = [
   ['Mixture wanted', mixtureFields],
   ['What of a log is left out', filterFields],
 ] as const
-
-/** The machine as it is drawn now, from its left and from above. */
-function Drawn({ machine, body }: { machine: Machine; body: Body }) {
-  return (
-    <div className="grid gap-3 md:grid-cols-2">
-      {(['side', 'top'] as const).map((view) => {
-        const { width, height } = bodyView(body, view)
-        return (
-          <svg
-            key={view}
-            viewBox={`0 0 ${width} ${height}`}
-            className="max-h-72 w-full rounded-lg bg-paper"
-            role="img"
-            aria-label={`The ${machine.model} as it is drawn, ${view === 'side' ? 'from the left' : 'from above'}`}
-          >
-            <MachinePicture machine={machine} view={view} unit={width / 720} />
-          </svg>
-        )
-      })}
-    </div>
-  )
-}
 
 /** Plugs on the left, the wires of the one in hand beside them. */
 function PlugChapter({
