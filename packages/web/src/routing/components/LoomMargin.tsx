@@ -10,6 +10,7 @@ import {
   trunkPart,
 } from '@tidy-badger/core/routing'
 import { Suspense } from 'react'
+import { OnPhotos } from '../../machine-view/index.ts'
 import { PhotoButton, PhotoRow, useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { later } from '../../ui/comesLater.tsx'
@@ -73,6 +74,7 @@ export function LoomMargin({ station, item }: { station: Station; item: WorkItem
           {loom && station !== 'tie-down' && <Passed hazards={wholeWay(loom)} />}
         </>
       )}
+      <DossierPhotos part={part} />
       <StationPhotos station={station} part={part} />
     </>
   )
@@ -333,5 +335,24 @@ function StationPhotos({ station, part }: { station: Station; part: LoomPartId |
       <PhotoButton shows="work" about={about} label={part ? 'Photo of this way' : 'Photo'} />
       <PhotoRow photos={photos} />
     </div>
+  )
+}
+
+/** Photos of the machine with the place the module has, or the passages of the part in hand, pinned on them. */
+function DossierPhotos({ part }: { part: LoomPartId | null }) {
+  const { dossiers } = useJob()
+  const { loom } = useLoom()
+  const { machine } = dossiers
+  if (!loom || !machine.photos) return null
+  const stretches =
+    part === null ? [] : (part === trunkPart ? loom.trunk : loom.branches.find(({ end }) => end.id === part))?.stretches
+  const passages = [...new Set((stretches ?? []).map(({ passage }) => passage))]
+  return (
+    <Suspense fallback={null}>
+      {part === null && <OnPhotos machine={machine} of="places" id={loom.place.id} />}
+      {passages.map((id) => (
+        <OnPhotos key={id} machine={machine} of="passages" id={id} />
+      ))}
+    </Suspense>
   )
 }
