@@ -1,4 +1,5 @@
 import { DayButton } from '../access/index.ts'
+import { FindSheet } from '../finds/index.ts'
 import { WireButton } from '../wiring/index.ts'
 import { JobIndex, JobLayout } from '../jobs/index.ts'
 
@@ -10,6 +11,7 @@ export default function JobRoom() {
         <>
           <WireButton />
           <DayButton />
+          <FindSheet />
         </>
       }
     />

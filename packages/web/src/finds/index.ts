@@ -1,2 +1,3 @@
-export { DossierFind } from './components/DossierFind.tsx'
 export { DossierWrong } from './components/DossierWrong.tsx'
+export { FindSheet } from './components/FindSheet.tsx'
+export { useFindKey } from './useFindKey.ts'

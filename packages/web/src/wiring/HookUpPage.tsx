@@ -3,7 +3,7 @@ import { planTicks } from '@tidy-badger/core/jobs'
 import { Tabs } from 'radix-ui'
 import { Suspense, useEffect, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { DossierFind } from '../finds/index.ts'
+import { useFindKey } from '../finds/index.ts'
 import { StationDoneButton, useJob } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
@@ -71,6 +71,7 @@ export function HookUpPage() {
     n: current ? () => setDeviating(true) : undefined,
     ...Object.fromEntries(pictures.map((name, i) => [String(i + 1), () => showPicture(name)])),
   })
+  useFindKey(current ? { end: current.end, match: current.match } : null)
   return (
     <>
       <Stage
@@ -153,7 +154,6 @@ export function HookUpPage() {
           )
         }
       />
-      {current && <DossierFind of={{ end: current.end, match: current.match }} />}
       {current && (
         <Suspense fallback={null}>
           <NotLikeThisSheet

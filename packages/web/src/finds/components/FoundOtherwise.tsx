@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button.tsx'
 import { notice } from '../../ui/notices.ts'
 import { Sheet } from '../../ui/Sheet.tsx'
 import type { InHand } from '../inHand.ts'
-import { openFinding } from '../store.ts'
+import { closeFinding } from '../store.ts'
 
 /** The things in hand as the dossier has them; what is changed is written down as found, and goes into the dossier's draft. */
 export function FoundOtherwise({ of, open }: { of: InHand; open: boolean }) {
@@ -20,7 +20,7 @@ export function FoundOtherwise({ of, open }: { of: InHand; open: boolean }) {
   return (
     <Sheet
       open={open}
-      onClose={() => openFinding(false)}
+      onClose={closeFinding}
       title="Otherwise than the dossier says"
       hint={`What you correct goes into the draft of the ${dossiers.machine.model}, as measured here.`}
     >
@@ -76,7 +76,7 @@ function ThingForm({ of, thing, name }: FindThing) {
     if (!(await write(...finds.map((find) => ({ kind: 'found-otherwise' as const, ...find }))))) return
     setTyped({})
     notice.good(`${name}: it goes into the draft of the ${machine.model}.`)
-    openFinding(false)
+    closeFinding()
   }
   return (
     <form

@@ -126,7 +126,7 @@ export function NotLikeThisSheet({ open, onClose, end }: { open: boolean; onClos
             )}
           </div>
         )}
-        {thingsOfEnd(dossiers.machine, end, match).length > 0 && <DossierWrong onClose={onClose} />}
+        {thingsOfEnd(dossiers.machine, end, match).length > 0 && <DossierWrong of={{ end, match }} onClose={onClose} />}
         <form className="flex flex-col gap-2" onSubmit={fields.submit}>
           <TextField
             of={fields}

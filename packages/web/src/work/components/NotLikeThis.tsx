@@ -52,7 +52,7 @@ export function NotLikeThis({
         <Button type="submit" look="main" disabled={!fields.ready}>
           Write it down
         </Button>
-        {thingsOfWork(dossiers.machine, item).length > 0 && <DossierWrong onClose={onClose} />}
+        {thingsOfWork(dossiers.machine, item).length > 0 && <DossierWrong of={{ item }} onClose={onClose} />}
         <PhotoButton
           shows="damage"
           about={{ station, ...(cover ? { cover } : {}), ...(item.kind === 'step' ? { step: item.step.id } : {}) }}

@@ -18,7 +18,7 @@ import { FromInstrument } from '../../instruments/index.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Dock, KeyHint } from '../../ui/Stage.tsx'
-import { DossierFind } from '../../finds/index.ts'
+import { useFindKey } from '../../finds/index.ts'
 import { useKeys } from '../../ui/useKeys.ts'
 
 const NotLikeThis = later(async () => (await import('./NotLikeThis.tsx')).NotLikeThis)
@@ -121,6 +121,7 @@ function ItemDock({
     onDone()
   }
   useKeys({ Space: () => void finish(), n: () => setDeviating(true) })
+  useFindKey({ item })
   const asksWords = step?.asks && !item.done && stepAsks(state, { ...step, reading: undefined }) !== null
   return (
     <>
@@ -212,7 +213,6 @@ function ItemDock({
           </div>
         )}
       </Dock>
-      <DossierFind of={{ item }} />
       <Suspense fallback={null}>
         <NotLikeThis item={item} station={station} open={deviating} onClose={() => setDeviating(false)} />
       </Suspense>
