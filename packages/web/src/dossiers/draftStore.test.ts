@@ -56,6 +56,21 @@ describe('a draft', () => {
     expect(kept.size).toBe(0)
   })
 
+  test('rests once what is on its way has come, and sends nothing after: it may be published then', async () => {
+    await store.openDraft('d')
+    rename('A')
+    vi.advanceTimersByTime(500)
+    rename('B')
+    let rests = false
+    const resting = store.draftRests().then(() => (rests = true))
+    await vi.advanceTimersByTimeAsync(0)
+    await resting
+    expect([rests, draft?.revision, draft?.document.model]).toEqual([true, 2, 'A'])
+    draft = null
+    await settle()
+    expect(state().conflict).toBeNull()
+  })
+
   test('is kept here while nobody answers, over a reload too, and sent then', async () => {
     await store.openDraft('d')
     up = false

@@ -41,6 +41,8 @@ const keyOf = (id: string) => `tidy-badger-draft-${id}`
 const tryAgainMs = 3000
 let timer: ReturnType<typeof setTimeout> | undefined
 let sending = false
+/** The save that is on its way; settles however it ends. */
+let onItsWay: Promise<unknown> = Promise.resolve()
 
 /** Opens a draft: what is kept on this device and not yet sent goes before what the server has. */
 export async function openDraft(id: string): Promise<void> {
@@ -163,7 +165,9 @@ async function send(id: string): Promise<void> {
   }
   sending = true
   try {
-    const { revision } = await saveDraft(id, document, base)
+    const saving = saveDraft(id, document, base)
+    onItsWay = saving.catch(() => undefined)
+    const { revision } = await saving
     if (!isOpen(id)) return
     useDraft.setState({ base: revision, failure: null })
     if (useDraft.getState().document !== document) return
@@ -182,6 +186,12 @@ async function send(id: string): Promise<void> {
 }
 
 const isOpen = (id: string) => useDraft.getState().id === id
+
+/** Nothing of the draft is on its way to the server any more, and nothing follows: it may be published or thrown away. */
+export async function draftRests(): Promise<void> {
+  clearTimeout(timer)
+  await onItsWay
+}
 
 export function forgetKept(id: string): void {
   clearTimeout(timer)

@@ -6,7 +6,7 @@ import { Refused } from '../../platform/api/http.ts'
 import { Button } from '../../ui/Button.tsx'
 import { notice } from '../../ui/notices.ts'
 import { dropDraft, publish } from '../api.ts'
-import { forgetKept } from '../draftStore.ts'
+import { draftRests, forgetKept } from '../draftStore.ts'
 import { HowKnown } from './HowKnown.tsx'
 import { counted } from '../words.ts'
 
@@ -40,6 +40,7 @@ export function DraftState({
   const client = useQueryClient()
   const finish = async (draft: boolean) => {
     const { draft: _draft, ...whole } = document
+    await draftRests()
     try {
       await publish(draft ? { ...whole, draft: true } : whole)
       forgetKept(id)
@@ -52,6 +53,7 @@ export function DraftState({
     }
   }
   const throwAway = async () => {
+    await draftRests()
     try {
       await dropDraft(id)
     } catch (error) {
