@@ -121,13 +121,20 @@ function kitRows(kit: Kit): Searched[] {
   })
 }
 
-/** The rows that may answer one want: where its word stands, and where a colour or figure of theirs is one it names. */
-function rowsThatMay({ rows, text, starts, colours }: Shelf, want: Want): number[] {
+/** A want that is a word alone, and is met where that stands. */
+const isWord = ({ colours, figure }: Want): boolean => colours.length === 0 && figure === null
+
+/**
+ * The rows that may answer one want: where its word stands, and where a colour or figure of theirs is one it names.
+ * @param begun gets 1 for rows that surely have it as they should: a word alone that a word of theirs begins with
+ */
+function rowsThatMay({ rows, text, starts, colours }: Shelf, want: Want, begun: Uint8Array): number[] {
   const may = new Uint8Array(rows.length)
   let row = 0
   for (let at = text.indexOf(want.word); at >= 0; at = text.indexOf(want.word, starts[row + 1] ?? text.length)) {
     while ((starts[row + 1] ?? Infinity) <= at) row++
     may[row] = 1
+    if (at === starts[row] || text[at - 1] === ' ') begun[row] = 1
   }
   const found: number[] = []
   const wanted = new Uint8Array(256)
@@ -137,6 +144,11 @@ function rowsThatMay({ rows, text, starts, colours }: Shelf, want: Want): number
     if (may[i] === 1 || coloured || (want.figure !== null && bareOff(want, rows[i]) < Infinity)) found.push(i)
   }
   return found
+}
+
+/** Whether anything of a dossier may answer a want: one that is a word alone has to stand somewhere in it. */
+function mayStandIn({ text }: Shelf, want: Want): boolean {
+  return !isWord(want) || text.includes(want.word)
 }
 
 /** The want that fewest rows answer, by guess: a long word rather than a colour, a colour rather than a figure. */
@@ -161,12 +173,15 @@ export function searchLibrary(dossiers: readonly Dossier[], query: string, limit
     const shelf = shelfOf(dossier)
     const rest = wants.filter((want) => !beginsWord(shelf.words, want.word))
     if (rest.length === 0) found.push({ dossier, shelf, met: [], offs: [], best: -1 })
-    else {
+    else if (rest.every((want) => mayStandIn(shelf, want))) {
       const met: number[] = []
       const offs: number[] = []
       let best = Infinity
-      for (const i of rowsThatMay(shelf, pivotOf(rest))) {
-        const off = offOf(rest, shelf.rows[i])
+      const pivot = pivotOf(rest)
+      const others = isWord(pivot) ? rest.filter((want) => want !== pivot) : rest
+      const begun = new Uint8Array(shelf.rows.length)
+      for (const i of rowsThatMay(shelf, pivot, begun)) {
+        const off = offOf(begun[i] === 1 ? others : rest, shelf.rows[i])
         if (off === Infinity) continue
         met.push(i)
         offs.push(off)
