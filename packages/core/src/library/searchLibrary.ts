@@ -151,9 +151,21 @@ function mayStandIn({ text }: Shelf, want: Want): boolean {
   return !isWord(want) || text.includes(want.word)
 }
 
-/** The want that fewest rows answer, by guess: a long word rather than a colour, a colour rather than a figure. */
-function pivotOf(wants: readonly Want[]): Want {
-  const weight = ({ word, colours, figure }: Want) => (figure !== null ? 0 : colours.length > 0 ? 1 : 2 + word.length)
+/** Dossiers that are looked through to tell rare words from common ones. */
+const mostSampled = 30
+
+/** How often the word of each want stands in some of the dossiers. */
+function howCommon(dossiers: readonly Dossier[], wants: readonly Want[]): Map<Want, number> {
+  const texts = dossiers.slice(0, mostSampled).map((dossier) => shelfOf(dossier).text)
+  return new Map(
+    wants.map((want) => [want, texts.reduce((count, text) => count + text.split(want.word).length - 1, 0)]),
+  )
+}
+
+/** The want that fewest rows answer, by guess: a rare word rather than a common one, a word rather than a colour, a colour rather than a figure. */
+function pivotOf(wants: readonly Want[], common: ReadonlyMap<Want, number>): Want {
+  const weight = (want: Want) =>
+    want.figure !== null ? 0 : want.colours.length > 0 ? 1 : 1 + 1 / (1 + (common.get(want) ?? 0))
   return wants.reduce((best, want) => (weight(want) > weight(best) ? want : best))
 }
 
@@ -168,6 +180,7 @@ const mostHits = 6
 export function searchLibrary(dossiers: readonly Dossier[], query: string, limit = 40): LibraryFind[] {
   const wants = readWireQuery(query)
   if (wants.length === 0) return []
+  const common = howCommon(dossiers, wants)
   const found: { dossier: Dossier; shelf: Shelf; met: number[]; offs: number[]; best: number }[] = []
   for (const dossier of dossiers) {
     const shelf = shelfOf(dossier)
@@ -177,7 +190,7 @@ export function searchLibrary(dossiers: readonly Dossier[], query: string, limit
       const met: number[] = []
       const offs: number[] = []
       let best = Infinity
-      const pivot = pivotOf(rest)
+      const pivot = pivotOf(rest, common)
       const others = isWord(pivot) ? rest.filter((want) => want !== pivot) : rest
       const begun = new Uint8Array(shelf.rows.length)
       for (const i of rowsThatMay(shelf, pivot, begun)) {
