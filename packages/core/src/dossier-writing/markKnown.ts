@@ -1,4 +1,4 @@
-import { thingsKnown, type Known, type KnownHow, type KnownList } from '../dossiers/index.ts'
+import { thingKey, thingsKnown, type Known, type KnownHow, type KnownList } from '../dossiers/index.ts'
 import type { Documents } from './typedField.ts'
 
 type Document = Documents[keyof Documents]
@@ -25,11 +25,10 @@ export function withKnown<D extends Document>(
 
 /** The document with everything of a list that nobody spoke of known in one way. */
 export function withRestKnown<D extends Document>(document: D, of: KnownList, how: KnownHow, mark: Mark = {}): D {
-  const said = new Set((document.known ?? []).map((item) => `${item.of} ${item.id}`))
-  const rest = [...thingsKnown(document)].flatMap((key): Known[] => {
-    const [list, id = ''] = key.split(' ')
-    return list === of && !said.has(key) ? [{ of, id, how, ...mark }] : []
-  })
+  const said = new Set((document.known ?? []).map(thingKey))
+  const rest = [...thingsKnown(document)].flatMap(([key, thing]): Known[] =>
+    thing.of === of && !said.has(key) ? [{ ...thing, how, ...mark }] : [],
+  )
   return withList(document, [...(document.known ?? []), ...rest])
 }
 
@@ -39,7 +38,7 @@ export function withoutGone<D extends Document>(document: D): D {
   const pinned = 'photos' in document ? (document.photos ?? []).flatMap(({ pins }) => pins) : []
   if (known.length + pinned.length === 0) return document
   const there = thingsKnown(document)
-  const isThere = ({ of, id }: { of: KnownList; id: string }) => there.has(`${of} ${id}`)
+  const isThere = (thing: Pick<Known, 'of' | 'id'>) => there.has(thingKey(thing))
   const left = known.filter(isThere)
   const kept = left.length === known.length ? document : withList(document, left)
   return pinned.every(isThere) || !('photos' in kept)

@@ -1,5 +1,6 @@
 import {
   tappedCavities,
+  thingKey,
   wiresOfConnector,
   type ConnectorId,
   type DossierPhoto,
@@ -90,7 +91,7 @@ export function withTapped(
   })
 }
 
-const same = (a: Pick<PhotoPin, 'of' | 'id'>, b: Pick<PhotoPin, 'of' | 'id'>) => a.of === b.of && a.id === b.id
+const same = (a: Pick<PhotoPin, 'of' | 'id'>, b: Pick<PhotoPin, 'of' | 'id'>) => thingKey(a) === thingKey(b)
 
 function inPhoto(machine: Machine, hash: string, change: (photo: DossierPhoto) => DossierPhoto): Machine {
   return withPhotos(

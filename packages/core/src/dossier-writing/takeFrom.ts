@@ -1,6 +1,5 @@
 import {
   idFrom,
-  knownLists,
   thingsKnown,
   machineIndex,
   wireAt,
@@ -60,14 +59,13 @@ export function takenFromMachine(machine: Machine, other: Machine, list: TakenLi
 /** What is new in a document came from another one: it is a guess until somebody looks. */
 function guessedAs<D extends Machine | Kit>(before: D, after: D, { maker, model }: D): D {
   const there = thingsKnown(before)
-  const fresh = [...thingsKnown(after)].filter((key) => !there.has(key))
-  return fresh.reduce((now, key) => {
-    const [list, id = ''] = key.split(' ')
-    const of = [...knownLists.machine, ...knownLists.kit].find((one) => one === list)
-    return of === undefined || of === 'steps'
-      ? now
-      : withKnown(now, of, id, 'guess', { says: `as on the ${maker} ${model}` })
-  }, after)
+  const fresh = [...thingsKnown(after)].flatMap(([key, thing]) =>
+    there.has(key) || thing.of === 'steps' ? [] : [thing],
+  )
+  return fresh.reduce(
+    (now, { of, id }) => withKnown(now, of, id, 'guess', { says: `as on the ${maker} ${model}` }),
+    after,
+  )
 }
 
 function machineWith(machine: Machine, other: Machine, list: TakenList, id: string): Machine {

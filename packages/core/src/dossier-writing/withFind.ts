@@ -1,7 +1,7 @@
 import { machineTables, type Column } from '../dossier-files/index.ts'
-import { knownOf, type Machine, type VariantId } from '../dossiers/index.ts'
+import { knownOf, variantLists, type Machine, type VariantId } from '../dossiers/index.ts'
 import { findFieldName, type Find, type FindList } from '../finds/index.ts'
-import { failure, type Outcome } from '../shared/index.ts'
+import { failure, success, type Outcome } from '../shared/index.ts'
 import { editedAs, withEdited } from './editVariant.ts'
 import { withKnown, type Mark } from './markKnown.ts'
 import { textsOf, typed, withTyped, type Texts, type TypedField } from './typedField.ts'
@@ -41,9 +41,17 @@ export function withFind(machine: Machine, variant: VariantId | null, find: Find
       message:
         at < 0 ? `There is no "${thing}" among its ${of} any more.` : `"${field}" is no field that is found otherwise.`,
     })
-  const made = withTyped('machine', edited, [of, String(at)], [form], { [field]: is })
+  const made = withTyped('machine', withThingAlone(edited, of, things[at]), [of, '0'], [form], { [field]: is })
   if (!made.ok) return failure(...made.problems.map((problem) => ({ ...problem, path: 'is' })))
-  return { ok: true, value: withEdited(machine, variant, withKnown(made.value, of, thing, 'measured', mark)) }
+  const found = { ...edited, [of]: things.map((item, i) => (i === at ? made.value[of]?.[0] : item)) }
+  return success(withEdited(machine, variant, withKnown(found, of, thing, 'measured', mark)))
+}
+
+/** A machine of this one thing, by which the schema judges it as it would in the whole, and is done sooner. */
+function withThingAlone(machine: Machine, of: FindList, thing: object): Machine {
+  const none = Object.fromEntries(variantLists.flatMap((list) => (machine[list] ? [[list, []]] : [])))
+  const { known: _known, photos: _photos, body: _body, ...rest } = machine
+  return { ...rest, ...none, steps: [], variants: [], [of]: [thing] }
 }
 
 /** What takes a find back. */

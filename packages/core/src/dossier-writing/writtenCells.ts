@@ -13,25 +13,27 @@ const longestMm = 10_000
 export const millimetres = cell<number>(
   (value) => String(Math.round(value * 1e6) / 1e3),
   (text) => {
-    const [, figure = text, unit = 'mm'] = /^(.*?)\s*(mm|cm|m|in|")?$/i.exec(text.trim()) ?? []
-    const value = readFigure(figure)
-    const mm = value === null ? null : value * (inMm[unit.toLowerCase()] ?? 1)
+    const mm = readMm(text)
     return mm === null || mm < 0 || mm > longestMm
       ? { says: `"${text}" is no length. Write it in mm, from 0 to ${longestMm}.` }
       : { value: Math.round(mm * 1e3) / 1e6 }
   },
 )
+/** A length in mm, with one of these units behind it or none; null where it is none. */
+function readMm(text: string): number | null {
+  const [, figure = text, unit = 'mm'] = /^(.*?)\s*(mm|cm|m|in|")?$/i.exec(text.trim()) ?? []
+  const value = readFigure(figure)
+  return value === null ? null : value * (inMm[unit.toLowerCase()] ?? 1)
+}
+
 const inMm: Record<string, number> = { mm: 1, cm: 10, m: 1000, in: 25.4, '"': 25.4 }
 
 /** Metres in the document, typed in mm either way. */
 export const shift = cell<number>(
   (value) => String(Math.round(value * 1e6) / 1e3),
   (text) => {
-    const [, figure = text, unit = 'mm'] = /^(.*?)\s*(mm|cm|m|in|")?$/i.exec(text.trim()) ?? []
-    const value = readFigure(figure)
-    return value === null
-      ? { says: `"${text}" is no distance in mm.` }
-      : { value: Math.round(value * (inMm[unit.toLowerCase()] ?? 1) * 1e3) / 1e6 }
+    const mm = readMm(text)
+    return mm === null ? { says: `"${text}" is no distance in mm.` } : { value: Math.round(mm * 1e3) / 1e6 }
   },
 )
 

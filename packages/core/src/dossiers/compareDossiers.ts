@@ -1,6 +1,7 @@
 import type { ConnectorId } from './ids.ts'
 import { sameValue } from '../shared/index.ts'
 import { wireName } from './colours.ts'
+import { thingKey } from './howKnown.ts'
 import { minutesText } from './fastenerWords.ts'
 import type { Kit } from './kitModel.ts'
 import type { Dossier } from './document.ts'
@@ -35,8 +36,8 @@ function factsOf(before: Dossier, after: Dossier): DossierChange[] {
 
 /** How things are known is counted: what it is said of is there as it was. */
 function knownChanges(before: Dossier, after: Dossier): DossierChange[] {
-  const was = new Map((before.known ?? []).map((known) => [`${known.of} ${known.id}`, known]))
-  const now = new Map((after.known ?? []).map((known) => [`${known.of} ${known.id}`, known]))
+  const was = new Map((before.known ?? []).map((known) => [thingKey(known), known]))
+  const now = new Map((after.known ?? []).map((known) => [thingKey(known), known]))
   const count = [...new Set([...was.keys(), ...now.keys()])].filter(
     (key) => !sameValue(was.get(key), now.get(key)),
   ).length

@@ -1,3 +1,4 @@
+import type { Problem } from '../shared/index.ts'
 import type { Kit } from './kitModel.ts'
 import {
   knownLists,
@@ -41,11 +42,14 @@ export function knownText({ how, who, on, says }: Known): string {
   return [by, says].filter(Boolean).join(': ')
 }
 
-/** Every thing of a document, variants included, as `list id`. */
-export function thingsKnown(document: Machine | Kit): Set<string> {
-  const made = new Set<string>()
-  const add = (of: string, items: readonly { id: string }[] = []) => {
-    for (const { id } of items) made.add(`${of} ${id}`)
+/** A thing of a document by its list and id, as one word. */
+export const thingKey = ({ of, id }: Pick<Known, 'of' | 'id'>): string => `${of} ${id}`
+
+/** Every thing of a document, variants included, by its key. */
+export function thingsKnown(document: Machine | Kit): Map<string, Pick<Known, 'of' | 'id'>> {
+  const made = new Map<string, Pick<Known, 'of' | 'id'>>()
+  const add = (of: KnownList, items: readonly { id: string }[] = []) => {
+    for (const { id } of items) made.set(thingKey({ of, id }), { of, id })
   }
   if (document.kind === 'kit') for (const of of knownLists.kit) add(of, document[of])
   else
@@ -84,9 +88,10 @@ export function photosOf(
 }
 
 /** Photos that stand twice, and pins on nothing. */
-export function photoContradictions(machine: Machine): { code: string; path: string; message: string }[] {
+export function photoContradictions(machine: Machine): Problem[] {
   const { photos = [] } = machine
-  const there = photos.length > 0 ? thingsKnown(machine) : new Set<string>()
+  if (photos.length === 0) return []
+  const there = thingsKnown(machine)
   const seen = new Set<string>()
   return photos.flatMap(({ photo, says, pins }, i) => {
     const twice = seen.has(photo)
@@ -96,7 +101,7 @@ export function photoContradictions(machine: Machine): { code: string; path: str
         ? [{ code: 'duplicate-id', path: `photos.${i}.photo`, message: `The photo "${says}" stands twice.` }]
         : []),
       ...pins.flatMap(({ of, id }, j) =>
-        there.has(`${of} ${id}`)
+        there.has(thingKey({ of, id }))
           ? []
           : [
               {
@@ -111,13 +116,13 @@ export function photoContradictions(machine: Machine): { code: string; path: str
 }
 
 /** Things that say twice how they are known, or that there are none of. */
-export function knownContradictions(document: Machine | Kit): { code: string; path: string; message: string }[] {
+export function knownContradictions(document: Machine | Kit): Problem[] {
   const { known = [] } = document
   if (known.length === 0) return []
   const there = thingsKnown(document)
   const said = new Set<string>()
   return known.flatMap(({ of, id }, i) => {
-    const key = `${of} ${id}`
+    const key = thingKey({ of, id })
     const problem = (code: string, message: string) => [{ code, path: `known.${i}.id`, message }]
     if (!there.has(key))
       return problem('unknown-reference', `How "${id}" is known stands here; there is none in ${of}.`)

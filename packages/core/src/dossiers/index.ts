@@ -12,6 +12,7 @@ export {
   knownText,
   photosOf,
   knownWords,
+  thingKey,
   thingName,
   thingsKnown,
 } from './howKnown.ts'

@@ -1,6 +1,5 @@
 import type { WebSocket } from 'ws'
-
-export type Relay = ReturnType<typeof relay>
+import { joinRoom, type SocketRooms } from '../platform/socketRooms.ts'
 
 /** Lines of one instrument that are passed on within a second; more than a person can read. */
 const mostPerSecond = 50
@@ -9,18 +8,10 @@ export const longestLine = 4096
 
 /** Passes lines from instruments on to the screens of their job. */
 export function relay(now: () => number) {
-  const screens = new Map<string, Set<WebSocket>>()
+  const screens: SocketRooms = new Map()
   const passed = new Map<string, { second: number; count: number }>()
   return {
-    watch(job: string, socket: WebSocket): void {
-      const room = screens.get(job) ?? new Set()
-      room.add(socket)
-      screens.set(job, room)
-      socket.on('close', () => {
-        room.delete(socket)
-        if (room.size === 0) screens.delete(job)
-      })
-    },
+    watch: (job: string, socket: WebSocket): void => joinRoom(screens, job, socket),
     /** @returns whether it was passed on, or one too many in its second */
     pass(job: string, text: string): boolean {
       const second = Math.floor(now() / 1000)

@@ -1,4 +1,5 @@
 import type { WebSocket } from 'ws'
+import { joinRoom, type SocketRooms } from '../platform/socketRooms.ts'
 
 export type Live = ReturnType<typeof liveSockets>
 
@@ -7,26 +8,17 @@ export const closedUnpaired = 4401
 
 /** Tells everybody who looks at a job that its journal has grown. What grew is fetched over HTTP. */
 export function liveSockets() {
-  const byJob = new Map<string, Set<WebSocket>>()
-  const byDevice = new Map<string, Set<WebSocket>>()
-  const join = (sockets: Map<string, Set<WebSocket>>, key: string, socket: WebSocket) => {
-    const room = sockets.get(key) ?? new Set()
-    room.add(socket)
-    sockets.set(key, room)
-    socket.on('close', () => {
-      room.delete(socket)
-      if (room.size === 0) sockets.delete(key)
-    })
-  }
+  const byJob: SocketRooms = new Map()
+  const byDevice: SocketRooms = new Map()
   return {
     /** @param device the paired device that holds it; none on the machine itself */
     join(job: string, socket: WebSocket, device?: string): void {
-      join(byJob, job, socket)
-      if (device !== undefined) join(byDevice, device, socket)
+      joinRoom(byJob, job, socket)
+      if (device !== undefined) joinRoom(byDevice, device, socket)
     },
     /** Keeps a socket that looks at no journal: it closes with its device. */
     hold(device: string, socket: WebSocket): void {
-      join(byDevice, device, socket)
+      joinRoom(byDevice, device, socket)
     },
     grew(job: string, head: number): void {
       for (const socket of byJob.get(job) ?? []) socket.send(JSON.stringify({ job, head }))

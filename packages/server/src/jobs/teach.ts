@@ -27,7 +27,9 @@ export function requireReadable(
 
 /** What entries taught about the job's machine. Those that were taken back, or brought back, say so. */
 export function learntFrom(job: LoadedJob, stamped: readonly JournalEntry[]): Learnt[] {
-  const known = new Map(job.journal.map((entry) => [entry.id, entry]))
+  const known = stamped.some(({ kind }) => kind === 'undo')
+    ? new Map(job.journal.map((entry) => [entry.id, entry]))
+    : new Map<string, JournalEntry>()
   const dayOf = (at: string | undefined, otherwise: string) => (at ?? otherwise).slice(0, 10)
   const live = new Set(job.state.finds.map(({ entry }) => entry))
   const finds = stamped.flatMap((entry): Learnt[] => {

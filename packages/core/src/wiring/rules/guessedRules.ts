@@ -3,6 +3,7 @@ import {
   isUnsure,
   knownOf,
   knownText,
+  thingKey,
   thingName,
   wireName,
   type InlinePair,
@@ -48,8 +49,8 @@ function sayGuess({ machine, index, say }: CheckScene, end: KitEnd, place: Findi
   ]
   for (const [of, id, words] of things) {
     const known = knownOf(machine, of, id)
-    if (id === undefined || !isUnsure(known) || said.has(`${of} ${id}`)) continue
-    said.add(`${of} ${id}`)
+    if (id === undefined || !isUnsure(known) || said.has(thingKey({ of, id }))) continue
+    said.add(thingKey({ of, id }))
     say(
       'guessed-place',
       { kitEnd: end.id, ...place },
