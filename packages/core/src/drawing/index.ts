@@ -18,7 +18,7 @@ export {
   type View,
 } from './bodyView.ts'
 export { lookAt, mostZoom, pushed, shownBy, wholeLook, zoomed, type Look, type Whole } from './look.ts'
-export { whereWords } from './where.ts'
+export { nearestFirst, whereWords } from './where.ts'
 export { mostLabels, placeLabels, type LabelWanted } from './placeLabels.ts'
 export type { Shape } from './scene.ts'
 export { edgeHairs, inkKinds, inks, machineSvg, sceneMarkup, type InkKind } from './sceneMarkup.ts'

@@ -1,7 +1,8 @@
-import { expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
+import type { PointAt } from '../dossiers/index.ts'
 import { shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
 import { viewFor } from './bodyView.ts'
-import { whereWords } from './where.ts'
+import { nearestFirst, whereWords } from './where.ts'
 
 test.each([
   [0.2, -0.3, 'front, on the left'],
@@ -16,4 +17,21 @@ test.each([
 test('a bay is looked into from above, a cycle at from its side', () => {
   const views = shippedMachines.flatMap(({ body }) => (body ? [[body.form, viewFor(body)]] : []))
   expect(Object.fromEntries(views)).toMatchObject({ car: 'top', pickup: 'top', motorcycle: 'side', quad: 'side' })
+})
+
+describe('the order in which keys go through a drawing', () => {
+  const things = [
+    { id: 'far', at: { x: 2, y: 0, z: 0 } },
+    { id: 'near', at: { x: 0.1, y: 0, z: 0 } },
+    { id: 'as near', at: { x: -0.1, y: 0, z: 0 } },
+    { id: 'above', at: { x: 0, y: 0, z: 1 } },
+  ]
+  const ids = (from: PointAt | null) => nearestFirst(from, things).map(({ id }) => id)
+
+  test('is by how far each is from the work, equally near ones as they stand', () => {
+    expect(ids({ x: 0, y: 0, z: 0 })).toEqual(['near', 'as near', 'above', 'far'])
+  })
+  test('stays as it is where nobody says where the work is', () => {
+    expect(ids(null)).toEqual(['far', 'near', 'as near', 'above'])
+  })
 })

@@ -27,9 +27,9 @@ import {
   type View,
 } from '@tidy-badger/core/drawing'
 import { accessOf, type JobDossiers, type JobState } from '@tidy-badger/core/jobs'
-import { useState, type ReactNode, type SVGAttributes } from 'react'
+import { Suspense, useState, type ReactNode, type SVGAttributes } from 'react'
 import { useJob } from '../../jobs/index.ts'
-import { MachineCanvas, type Paper } from '../../machine-view/index.ts'
+import { MachineCanvas, TabPlaces, type Paper, type TabPlace } from '../../machine-view/index.ts'
 
 /** The machine from where the next thing is reached, its place large; any other side is one tap away. Of what is off the place is dashed. */
 export function MachineDrawing({ current, onPick }: { current: CoverId | null; onPick: (cover: CoverId) => void }) {
@@ -102,6 +102,23 @@ function OneView({
   const zones = zonesReached(dossiers, state, current).filter((zone) => isInSight(zone.at, body, view))
   const paper = bodyView(body, view)
   const inHand = covers.find((cover) => cover.id === current)
+  const numberOf = (cover: Cover) => (plan?.removals.findIndex((removal) => removal.cover.id === cover.id) ?? -1) + 1
+  const tabPlaces: TabPlace[] = [
+    ...shown.flatMap((cover): TabPlace[] =>
+      cover.box
+        ? [
+            {
+              id: cover.id,
+              label: `${numberOf(cover) > 0 ? `${numberOf(cover)}: ` : ''}${coverName(dossiers, cover.id)}, ${isOff(state, cover) ? 'off' : 'on'}`,
+              at: cover.box,
+              pressed: cover.id === current,
+              act: () => onPick(cover.id),
+            },
+          ]
+        : [],
+    ),
+    ...zones.map(({ id, name, at, names }) => ({ id: `zone ${id}`, label: `${name}: ${names.join(', ')}`, at })),
+  ]
   // What is behind the cover in hand is seen with it.
   const behind = aroundPoints(
     zones.filter((zone) => zone.behind).map((zone) => zone.at),
@@ -139,14 +156,18 @@ function OneView({
               cover={cover}
               view={view}
               paper={paper}
-              number={(plan?.removals.findIndex((removal) => removal.cover.id === cover.id) ?? -1) + 1}
+              number={numberOf(cover)}
               off={isOff(state, cover)}
               current={cover.id === current}
-              second={still}
               onPick={() => onPick(cover.id)}
             />
           ))}
           <Zones zones={zones} paper={paper} />
+          {!still && (
+            <Suspense fallback={null}>
+              <TabPlaces places={tabPlaces} from={inHand?.box ?? null} paper={paper} />
+            </Suspense>
+          )}
         </>
       )}
     </MachineCanvas>
@@ -196,7 +217,6 @@ function DrawnCover({
   number,
   off,
   current,
-  second,
   onPick,
 }: {
   cover: Cover
@@ -205,27 +225,15 @@ function DrawnCover({
   number: number
   off: boolean
   current: boolean
-  /** Drawn a second time: the first has the place in the order of tabs. */
-  second: boolean
   onPick: () => void
 }) {
-  const { dossiers } = useJob()
   const { unit } = paper
   const rect = cover.box ? paper.rect(cover.box) : paper.shown
   const small = Math.min(rect.width, rect.height) < 18 * unit
-  const label = `${number > 0 ? `${number}: ` : ''}${coverName(dossiers, cover.id)}, ${off ? 'off' : 'on'}`
   return (
     <g
-      role="button"
-      tabIndex={second ? -1 : 0}
-      aria-label={label}
-      aria-pressed={current}
+      aria-hidden
       onClick={onPick}
-      onKeyDown={(event) => {
-        if (event.key !== 'Enter') return
-        event.preventDefault()
-        onPick()
-      }}
       className="motion-safe:transition-transform motion-safe:duration-200"
       style={{
         cursor: 'pointer',

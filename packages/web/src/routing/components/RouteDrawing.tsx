@@ -1,7 +1,9 @@
 import { type Kit, type Machine, type PointAt, type PassageId, type LoomPartId } from '@tidy-badger/core/dossiers'
 import {
   branchColour,
+  endPoint,
   hazardMarks,
+  hazardWords,
   loomFrame,
   loomLines,
   passagePoints,
@@ -12,9 +14,9 @@ import {
   type LoomLine,
   trunkPart,
 } from '@tidy-badger/core/routing'
-import { useMemo } from 'react'
+import { Suspense, useMemo } from 'react'
 import { aroundPoints, bodyView, bySight, viewName, viewWords, type View } from '@tidy-badger/core/drawing'
-import { MachineCanvas, type Paper } from '../../machine-view/index.ts'
+import { MachineCanvas, TabPlaces, type Paper, type TabPlace } from '../../machine-view/index.ts'
 import { EndTags, ModuleBox, moduleHalf } from './EndTags.tsx'
 import { HazardMark } from './HazardMark.tsx'
 
@@ -79,6 +81,7 @@ function OneView({
   ties,
   only,
   view,
+  views = ['top'],
   lines,
   frame,
   maxHeight = 290,
@@ -103,6 +106,19 @@ function OneView({
   )
   const module = placePoint(machine, loom.place.id)
   const name = kit.model.replace(/,.*/, '')
+  const inHandEnd = loom.branches.find((branch) => branch.end.id === part)?.end
+  const tabPlaces: TabPlace[] = [
+    ...loom.branches.flatMap(({ end }): TabPlace[] => {
+      const at = only && !only.has(end.id) ? undefined : endPoint(machine, end)
+      const act = onPick && !marking ? () => onPick(end.id) : undefined
+      return at ? [{ id: end.id, label: `${end.tag}: ${end.name}`, at, pressed: end.id === part, act }] : []
+    }),
+    ...marks.map(({ passage, hazards, at }) => ({
+      id: `danger ${passage}`,
+      label: `${machine.passages?.find(({ id }) => id === passage)?.name ?? passage}: ${hazards.map(hazardWords).join(', ')}`,
+      at,
+    })),
+  ]
   const sorted = [...lines].sort((a, b) => rank(a.part, part) - rank(b.part, part))
   return (
     <MachineCanvas
@@ -196,6 +212,15 @@ function OneView({
               part={part ?? null}
               onPick={marking ? undefined : onPick}
             />
+            {view === views[0] && !still && (
+              <Suspense fallback={null}>
+                <TabPlaces
+                  places={tabPlaces}
+                  from={(inHandEnd && endPoint(machine, inHandEnd)) ?? module ?? null}
+                  paper={paper}
+                />
+              </Suspense>
+            )}
           </>
         )
       }}
