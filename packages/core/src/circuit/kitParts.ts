@@ -48,6 +48,7 @@ function endOf(kit: Kit, id: string): KitEnd | undefined {
 
 /** Looms and modules of the kits, joined as the connections say. */
 export function drawKits(drawn: Drawn, fitted: readonly FittedKit[]): void {
+  const rows = pairRows(fitted)
   for (const { kit, connections } of fitted) {
     const module = moduleOf(kit)
     // With the key off it sleeps, or waits.
@@ -56,12 +57,50 @@ export function drawKits(drawn: Drawn, fitted: readonly FittedKit[]): void {
     drawn.draw.resistor(module.supply, module.ground, ratedV / Math.max(1e-5, takesA), moduleFlow(kit.id))
     drawn.draw.resistor(module.reference, module.ground, 10_000)
     if (module.coil !== null) drawRelay(drawn, module)
-    drawStandIn(drawn, module, kit, connections)
+    drawStandIn(drawn, module, kit, connections, rows)
     for (const end of kit.ends) {
-      if (end.type === 'inline-pair' && end.deviceHalf) drawPair(drawn, module, end, connections)
+      if (end.type === 'inline-pair' && end.deviceHalf) drawPair(drawn, module, end, connections, rows)
       else if (end.type === 'flying-lead' || end.type === 'ring') drawLead(drawn, module, end, connections)
     }
   }
+}
+
+/** Pairs that stand on one plug, the nearest to the factory plug first; by plug, as `kit end`. */
+type PairRows = ReadonlyMap<ConnectorId, readonly string[]>
+
+const pairName = (kit: string, end: string) => `${kit} ${end}`
+/** A half of a pair, where the loom's terminal is. */
+const halfNode = (pair: string, cavity: number, side: 'factory' | 'device') => `pair ${pair} ${cavity} ${side}`
+
+/** Pairs of several kits on one plug stand in a row, in the order of the kits: factory plug, first kit, second kit, device. */
+function pairRows(fitted: readonly FittedKit[]): PairRows {
+  const rows = new Map<ConnectorId, string[]>()
+  for (const { kit, connections } of fitted) {
+    const own = new Set<ConnectorId>()
+    for (const { kitEnd, to } of connections) {
+      if (!('connector' in to) || 'cavity' in to || endOf(kit, kitEnd)?.type !== 'inline-pair') continue
+      // Two pairs of one kit on one plug are a mistake, not a row.
+      if (own.has(to.connector)) continue
+      own.add(to.connector)
+      rows.set(to.connector, [...(rows.get(to.connector) ?? []), pairName(kit.id, kitEnd)])
+    }
+  }
+  return rows
+}
+
+/** What the factory half of a pair meets: the factory plug, or the pair that stands before it. */
+function beforePair(rows: PairRows, pair: string, connector: ConnectorId, cavity: number): string {
+  const row = rows.get(connector) ?? []
+  const before = row[row.indexOf(pair) - 1]
+  return before === undefined ? loomPin(connector, cavity) : halfNode(before, cavity, 'device')
+}
+
+/** What the device half of a pair meets: the device, or the pair that stands behind it. */
+function behindPair(machine: Machine, rows: PairRows, pair: string, connector: ConnectorId, cavity: number): string {
+  const row = rows.get(connector) ?? []
+  const at = row.indexOf(pair)
+  const behind = at < 0 ? undefined : row[at + 1]
+  return behind === undefined ? deviceSide(machine, connector, cavity) : halfNode(behind, cavity, 'factory')
 }
 
 /** What a module takes for itself and for what it feeds through no lead of its own, as a probe's heater, A. */
@@ -162,15 +201,16 @@ function drawRelay({ draw, before }: Drawn, module: Module): void {
 }
 
 /** A controller in the place of the control unit: behind the factory plugs is the module. */
-function drawStandIn(drawn: Drawn, module: Module, kit: Kit, connections: readonly Connection[]): void {
+function drawStandIn(drawn: Drawn, module: Module, kit: Kit, connections: readonly Connection[], rows: PairRows): void {
   const { wiresOf, nets } = machineIndex(drawn.machine)
   const pins = connections.flatMap(({ kitEnd, to }): Pin[] => {
     const end = endOf(kit, kitEnd)
     if (end?.type !== 'inline-pair' || end.deviceHalf || !('connector' in to) || 'cavity' in to) return []
     return (wiresOf.get(to.connector) ?? []).flatMap(({ cavity, wire }) => {
       const net = nets.get(wire.net)
-      const node = `pair ${kit.id} ${end.id} ${cavity} factory`
-      drawn.draw.resistor(loomPin(to.connector, cavity), node, contactOhms)
+      const pair = pairName(kit.id, end.id)
+      const node = halfNode(pair, cavity, 'factory')
+      drawn.draw.resistor(beforePair(rows, pair, to.connector, cavity), node, contactOhms)
       return net ? [{ cavity, net, node }] : []
     })
   })
@@ -191,11 +231,18 @@ function drawAnswer(drawn: Drawn, module: Module, end: FlyingLead): void {
   if (works(drawn, module)) draw.source(own, module.ground, before(heard, module.ground), 100)
 }
 
-function drawPair(drawn: Drawn, module: Module, end: InlinePair, connections: readonly Connection[]): void {
+function drawPair(
+  drawn: Drawn,
+  module: Module,
+  end: InlinePair,
+  connections: readonly Connection[],
+  rows: PairRows,
+): void {
   const { draw, machine } = drawn
   const sides = connections.filter(({ kitEnd, to }) => kitEnd === end.id && 'connector' in to && !('cavity' in to))
   const ohms = (areaMm2: number) => wireOhms(lengthOf(end), areaMm2)
-  const half = (cavity: number, side: 'factory' | 'device') => `pair ${module.kit} ${end.id} ${cavity} ${side}`
+  const pair = pairName(module.kit, end.id)
+  const half = (cavity: number, side: 'factory' | 'device') => halfNode(pair, cavity, side)
   // Mated to itself both halves of the loom meet, and the module hears nothing.
   const toItself = connections.some(({ kitEnd, to }) => kitEnd === end.id && 'kitEnd' in to && to.kitEnd === end.id)
   for (const { cavity, does, wants, areaMm2 } of end.lines) {
@@ -203,8 +250,9 @@ function drawPair(drawn: Drawn, module: Module, end: InlinePair, connections: re
     if (toItself) draw.resistor(factory, device, contactOhms)
     for (const { to } of sides) {
       if (!('connector' in to) || 'cavity' in to) continue
-      if (to.side !== 'device') draw.resistor(loomPin(to.connector, cavity), factory, contactOhms)
-      if (to.side !== 'factory') draw.resistor(device, deviceSide(machine, to.connector, cavity), contactOhms)
+      if (to.side !== 'device') draw.resistor(beforePair(rows, pair, to.connector, cavity), factory, contactOhms)
+      if (to.side !== 'factory')
+        draw.resistor(device, behindPair(machine, rows, pair, to.connector, cavity), contactOhms)
     }
     const inside = module.inside(`line ${end.id} ${cavity}`)
     if (does === 'interrupt') {

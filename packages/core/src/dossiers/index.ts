@@ -16,6 +16,17 @@ export {
   thingName,
   thingsKnown,
 } from './howKnown.ts'
+export {
+  isJoined,
+  joinedId,
+  joinKits,
+  kitKeys,
+  memberOf,
+  membersOf,
+  ownKit,
+  type JoinedKit,
+  type KitMember,
+} from './joinKits.ts'
 export { endName, stationNames, stepOf, type DossierPair } from './pair.ts'
 export * from './signals.ts'
 export { orderSteps, walkSteps } from './orderSteps.ts'

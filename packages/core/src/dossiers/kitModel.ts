@@ -101,6 +101,8 @@ export interface RingEnd extends EndBase {
 export interface PortEnd extends EndBase {
   type: 'port'
   closedBy: 'terminator' | 'cap'
+  /** Ports of other kits that it is mated to where both are on one machine. */
+  meets?: { kit: KitId; end: KitEndId }[]
 }
 
 /** An opening that has to stay open, as the port a controller reads the weather through. */
@@ -227,6 +229,8 @@ export interface Kit {
   source: string
   /** Machines the maker made the loom for; others are a stop. */
   fits: MachineId[]
+  /** A machine may have several of it at once. */
+  repeatable?: boolean
   /** `sleeps`: its drain falls to `idleMa` by itself when the engine stands. */
   module: {
     name: string

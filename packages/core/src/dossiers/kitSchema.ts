@@ -87,7 +87,15 @@ const kitEnd = z.discriminatedUnion('type', [
     fuseA: current,
     reference: z.boolean().optional(),
   }),
-  z.strictObject({ type: z.literal('port'), ...endBase, closedBy: z.enum(['terminator', 'cap']) }),
+  z.strictObject({
+    type: z.literal('port'),
+    ...endBase,
+    closedBy: z.enum(['terminator', 'cap']),
+    meets: z
+      .array(z.strictObject({ kit: ids.kit, end: ids.kitEnd }))
+      .max(20)
+      .optional(),
+  }),
   z.strictObject({ type: z.literal('vent'), ...endBase, why: words }),
   z.strictObject({
     type: z.literal('plug'),
@@ -110,6 +118,7 @@ export const kitSchema = z.strictObject({
   system: words,
   source: words,
   fits: z.array(ids.machine),
+  repeatable: z.boolean().optional(),
   module: z.strictObject({
     name: words,
     supplyA: positive,

@@ -1,4 +1,4 @@
-import { wireAt, zoneOfPlace, type Kit, type Machine, type TapMethod, type Zone } from '../dossiers/index.ts'
+import { ownKit, wireAt, zoneOfPlace, type Kit, type Machine, type TapMethod, type Zone } from '../dossiers/index.ts'
 import type { ConnectionTarget } from './model.ts'
 
 /** Joints that hold a cut end. */
@@ -40,29 +40,30 @@ export interface JoinAdvice {
 export function adviseJoint(
   machine: Machine,
   kit: Kit,
-  end: { cut?: unknown; intoSpare?: boolean },
+  end: { id?: string; cut?: unknown; intoSpare?: boolean },
   target: ConnectionTarget,
   school: JoinPractice = 'by place',
 ): JoinAdvice | null {
   if (!('connector' in target) || !('cavity' in target)) return null
+  const own = end.id === undefined ? kit : ownKit(kit, end.id)
   if (end.intoSpare)
     return { method: 'added pin', why: 'The cavity is empty: a pin with its seal, no wire is touched.' }
   const zone = zoneOfPlace(machine, { connector: target.connector })
   const wire = wireAt(machine, target.connector, target.cavity)
   if (!wire) return null
   const conditions = zone?.conditions ?? []
-  const allowed = methodsFor(kit, wire.areaMm2, conditions, end.cut !== undefined)
+  const allowed = methodsFor(own, wire.areaMm2, conditions, end.cut !== undefined)
   const first = byPlace(allowed, conditions)
   if (!first) return null
   const reason = placeReason(zone, wire.areaMm2)
   const rough = conditions.some((condition) => condition !== 'dry')
   const wanted =
     end.cut && school === 'by place' && !rough && allowed.includes('solder and sleeve') ? 'solder and sleeve' : school
-  const own = allowed.find((method) => method === wanted)
-  if (own)
-    return { method: own, why: school === 'by place' ? `A cut end: staggered. ${reason}` : `Your school. ${reason}` }
+  const wished = allowed.find((method) => method === wanted)
+  if (wished)
+    return { method: wished, why: school === 'by place' ? `A cut end: staggered. ${reason}` : `Your school. ${reason}` }
   if (school === 'by place') return { method: first, why: reason }
-  const tap = kit.taps.find((item) => item.method === school)
+  const tap = own.taps.find((item) => item.method === school)
   return {
     method: first,
     why: reason,

@@ -1,6 +1,7 @@
 import {
   cavityKey,
   machineIndex,
+  ownKit,
   wireName,
   type Connector,
   type ConnectorId,
@@ -33,9 +34,10 @@ export const sensorGroundLimitA = 0.02
 export function currentOf(kit: Kit, end: FlyingLead | RingEnd): number {
   if (end.currentA !== undefined) return end.currentA
   if (end.reference) return 0
-  if (end.wants.signal === 'supply-switched' && end.type === 'flying-lead' && hasBatteryRing(kit)) return relayCoilA
+  const own = ownKit(kit, end.id)
+  if (end.wants.signal === 'supply-switched' && end.type === 'flying-lead' && hasBatteryRing(own)) return relayCoilA
   const carries = end.wants.signal.startsWith('supply') || end.wants.signal === 'power-ground'
-  return carries ? kit.module.supplyA : 0
+  return carries ? own.module.supplyA : 0
 }
 
 /** Coil of the small relay that fits all this, A. */

@@ -1,7 +1,10 @@
 import {
   wireAt,
   inSentence,
+  isJoined,
+  joinedId,
   machineIndex,
+  memberOf,
   studRole,
   wireName,
   type ConnectorId,
@@ -9,12 +12,15 @@ import {
   type Kit,
   type KitEnd,
   type KitEndId,
+  type KitId,
+  type KitMember,
   type Machine,
   type MeterReading,
   type Net,
   type StudId,
   type NetId,
 } from '../dossiers/index.ts'
+import { joinedPlace } from './memberWiring.ts'
 import type { ConnectionTarget, FindingPlace } from './model.ts'
 import type { Match } from './proposeMatches.ts'
 import { barredFromMeter, expectedReadings, restingV } from './readings.ts'
@@ -25,7 +31,7 @@ export type MeterPhase = (typeof meterPhases)[number]
 
 /** Where a lead of the meter is held: the loom's side of a cavity, a stud, a lead of the kit, or bare metal. */
 export type MeterPlace =
-  { connector: ConnectorId; cavity: number } | { stud: StudId } | { kitEnd: KitEndId } | { bare: 'metal' }
+  { connector: ConnectorId; cavity: number } | { stud: StudId } | { kitEnd: KitEndId; kit?: KitId } | { bare: 'metal' }
 
 /** One measurement: where the leads go, how the meter stands, what it should read. */
 export interface MeterCard {
@@ -56,10 +62,30 @@ export interface MeterCard {
 export function meterCards(machine: Machine, kit: Kit, end: KitEnd, match: Match | undefined): MeterCard[] {
   const target = match?.target
   if (!target) return []
+  const of = isJoined(kit) ? memberOf(kit, end.id) : null
+  const own = of?.member.kit.ends.find(({ id }) => id === of.id)
+  if (of && own)
+    return meterCards(machine, of.member.kit, own, { ...match, kitEnd: own.id }).map((card) =>
+      joinedCard(of.member, card),
+    )
   if (end.type === 'flying-lead') return leadCards(machine, end, target)
   if (end.type === 'inline-pair') return pairCards(machine, end, target)
   if (end.type === 'ring' && 'stud' in target) return ringCards(machine, kit, end, target.stud)
   return []
+}
+
+/** A card of one of several kits, in the names of the whole job. */
+function joinedCard({ key, kit }: KitMember, card: MeterCard): MeterCard {
+  const place = (at: MeterPlace): MeterPlace =>
+    'kitEnd' in at ? { kitEnd: joinedId(key, at.kitEnd), kit: kit.id } : at
+  return {
+    ...card,
+    id: joinedId(key, card.id),
+    kitEnd: joinedId(key, card.kitEnd),
+    about: joinedPlace({ key, kit }, card.about),
+    red: place(card.red),
+    black: place(card.black),
+  }
 }
 
 /** Cards that may be measured in the present state of the battery. */

@@ -1,10 +1,22 @@
-import type { FlyingLead, Kit, KitEnd, KitEndId, Machine } from '../dossiers/index.ts'
+import {
+  inSentence,
+  joinedId,
+  membersOf,
+  type FlyingLead,
+  type Kit,
+  type KitEnd,
+  type KitEndId,
+  type KitMember,
+  type Machine,
+  type PortEnd,
+} from '../dossiers/index.ts'
 import { solveAssignment } from '../shared/index.ts'
 import { currentOf } from './judgePlace.ts'
 import { candidateCost, candidatesOf, costParts, judgeCandidate, modulePoint, type Candidate } from './matchCost.ts'
 import { closureReason, reasonsFor } from './matchReasons.ts'
 import type { ConnectionTarget } from './model.ts'
 import { sameTarget } from './places.ts'
+import { portPlan } from './portLinks.ts'
 import type { CostPart } from './sortParts.ts'
 import { caseWords } from './words.ts'
 
@@ -36,81 +48,118 @@ const impossible = 1e6
 
 type Placed = Exclude<KitEnd, { type: 'port' | 'vent' | 'plug' }>
 
+/** One end to be placed, with the kit it is of. */
+interface Row {
+  member: KitMember
+  end: Placed
+  /** As the job names it. */
+  id: KitEndId
+}
+
+/** A place, and the kit whose ends may take it; what only one end of all can take stands once, for all. */
+type Column = Candidate & { key: string }
+
 /**
  * Which end of the kit loom belongs where: the assignment of all ends together that costs least, locked choices kept. No end is
  * put where the check would stop it: what finds no lawful place has none. Both leads of a cut wire are one item, as an inline pair
  * is; a post takes several rings and a wire several leads. Ports are closed and plugs go into their own socket. Ties go to the first
- * in the document, so that runs repeat.
+ * in the document, so that runs repeat. Of several kits (`joinKits`) all ends are placed together: pairs of two may stand on one plug, an empty
+ * cavity takes one pin, and what they draw from a circuit is charged to it together.
  */
 export function proposeMatches(machine: Machine, kit: Kit, locks: readonly MatchLock[] = []): Match[] {
-  const ends = kit.ends.filter(
-    (end): end is Placed => end.type !== 'port' && end.type !== 'vent' && end.type !== 'plug' && !isCutPartner(end),
+  const members = membersOf(kit)
+  const rows = members.flatMap((member): Row[] =>
+    member.kit.ends.flatMap((end): Row[] =>
+      end.type !== 'port' && end.type !== 'vent' && end.type !== 'plug' && !isCutPartner(end)
+        ? [{ member, end, id: joinedId<KitEndId>(member.key, end.id) }]
+        : [],
+    ),
   )
-  const candidates = candidatesOf(machine, kit)
-  const from = modulePoint(machine, kit)
-  const lockOf = (end: KitEnd) => locks.find((item) => item.kitEnd === end.id)
-  const cost = ends.map((end) => {
-    const lock = lockOf(end)
+  const every = members.flatMap(({ key, kit: own }, i): Column[] =>
+    candidatesOf(machine, own).flatMap((candidate) =>
+      candidate.kind === 'spare' && i > 0 ? [] : [{ ...candidate, key }],
+    ),
+  )
+  const points = new Map(members.map((member) => [member.key, modulePoint(machine, member.kit)]))
+  const lockOf = ({ id }: Row) => locks.find((item) => item.kitEnd === id)
+  const priceOf = (row: Row, candidate: Column): number => {
+    const { member, end } = row
+    const lock = lockOf(row)
+    return (candidate.key !== member.key && candidate.kind !== 'spare') ||
+      (lock && (lock.to === null || !sameTarget(lock.to, candidate.target)))
+      ? impossible
+      : Math.min(impossible, candidateCost(machine, member.kit, end, candidate, points.get(member.key)))
+  }
+  // A place that no end can take is none: most wires of a machine.
+  const priced = every.map((candidate) => ({ candidate, prices: rows.map((row) => priceOf(row, candidate)) }))
+  const open = priced.filter(({ prices }) => prices.some((price) => price < impossible))
+  const candidates = open.map(({ candidate }) => candidate)
+  const cost = rows.map((row, i) => {
+    const lock = lockOf(row)
     return [
-      ...candidates.map((candidate) =>
-        lock && (lock.to === null || !sameTarget(lock.to, candidate.target))
-          ? impossible
-          : Math.min(impossible, candidateCost(machine, kit, end, candidate, from)),
-      ),
-      ...ends.map((other) => {
-        if (other !== end) return impossible
+      ...open.map(({ prices }) => prices[i]),
+      ...rows.map((other) => {
+        if (other !== row) return impossible
         // A place fixed by hand that would be stopped is no place: the end stays without one, and its reason says so.
         if (lock) return lock.to === null ? nowhere.spare : impossible / 4
-        return end.needed ? nowhere.needed : nowhere.spare
+        return row.end.needed ? nowhere.needed : nowhere.spare
       }),
     ]
   })
-  const best = withinSpare(kit, ends, candidates, cost)
+  const best = withinSpare(rows, candidates, cost)
   const matches = new Map<KitEndId, Match>()
-  ends.forEach((end, row) => {
-    const column = best.columnOfRow[row]
+  rows.forEach((row, i) => {
+    const { member, end, id } = row
+    const column = best.columnOfRow[i]
     const candidate: Candidate | undefined = candidates[column]
-    const mates = groupOf(ends, end)
-    const taken = mates.map((mate) => best.columnOfRow[ends.indexOf(mate)])
-    const second = secondBest(cost, row, sameColumns(candidates, taken), best.total)
-    const lock = lockOf(end)
+    const mates = groupOf(rows, row)
+    const taken = mates.map((mate) => best.columnOfRow[rows.indexOf(mate)])
+    const second = secondBest(cost, i, sameColumns(candidates, taken), best.total)
+    const lock = lockOf(row)
     const match: Match = {
-      kitEnd: end.id,
+      kitEnd: id,
       target: candidate?.target ?? null,
-      cost: candidate ? cost[row][column] : end.needed ? nowhere.needed : nowhere.spare,
-      breakdown: candidate ? (costParts(machine, kit, end, candidate, from) ?? []) : [],
+      cost: candidate ? cost[i][column] : end.needed ? nowhere.needed : nowhere.spare,
+      breakdown: candidate ? (costParts(machine, member.kit, end, candidate, points.get(member.key)) ?? []) : [],
       reasons: candidate
-        ? reasonsFor(machine, kit, end, candidate)
-        : [noPlaceReason(machine, kit, end, candidates, lock)],
+        ? reasonsFor(machine, member.kit, end, candidate)
+        : [noPlaceReason(machine, member.kit, end, every, lock)],
       second: second === null ? null : { target: candidates[second.column]?.target ?? null, margin: second.margin },
-      swapsWith: mates.filter((mate) => mate !== end).map((mate) => mate.id),
+      swapsWith: mates.filter((mate) => mate !== row).map((mate) => mate.id),
       locked: lock !== undefined,
     }
-    matches.set(end.id, match)
-    if (end.type === 'flying-lead' && end.cut) matches.set(end.cut.partner, { ...match, kitEnd: end.cut.partner })
+    matches.set(id, match)
+    if (end.type === 'flying-lead' && end.cut) {
+      const partner = joinedId<KitEndId>(member.key, end.cut.partner)
+      matches.set(partner, { ...match, kitEnd: partner })
+    }
   })
-  return kit.ends.map((end) => matches.get(end.id) ?? closedMatch(end, kit))
+  const { links, closures } = portPlan(kit)
+  return kit.ends.map((end) => {
+    const link = links.find(({ from, to }) => from === end.id || to === end.id)
+    return (
+      matches.get(end.id) ??
+      (link
+        ? linkedMatch(end, kit, link.from === end.id ? link.to : link.from, link.bus)
+        : closedMatch(end, kit, closures.get(end.id)))
+    )
+  })
 }
 
 type Assignment = ReturnType<typeof solveAssignment>
 
 /** Feeds are charged together: while a circuit carries more of them than it can spare, the last of them goes elsewhere. */
-function withinSpare(
-  kit: Kit,
-  ends: readonly Placed[],
-  candidates: readonly Candidate[],
-  cost: number[][],
-): Assignment {
+function withinSpare(ends: readonly Row[], candidates: readonly Candidate[], cost: number[][]): Assignment {
   for (;;) {
     const best = solveAssignment(cost)
     const loads = new Map<string, { spareA: number; currentA: number; rows: number[] }>()
-    ends.forEach((end, row) => {
+    ends.forEach(({ end, member }, row) => {
       const candidate: Candidate | undefined = candidates[best.columnOfRow[row]]
       if (end.type !== 'flying-lead' || end.wants.signal !== 'supply-switched' || candidate?.kind !== 'cavity') return
       const { net } = candidate
       if (net.spareA === undefined) return
       const load = loads.get(net.id) ?? { spareA: net.spareA, currentA: 0, rows: [] }
-      loads.set(net.id, { ...load, currentA: load.currentA + currentOf(kit, end), rows: [...load.rows, row] })
+      loads.set(net.id, { ...load, currentA: load.currentA + currentOf(member.kit, end), rows: [...load.rows, row] })
     })
     const over = [...loads].find(([, load]) => load.rows.length > 1 && load.currentA > load.spareA + 1e-9)
     if (!over) return best
@@ -159,9 +208,13 @@ function isCutPartner(end: KitEnd): end is FlyingLead {
 }
 
 /** Ends that may change places with this one, itself included. */
-function groupOf(ends: readonly Placed[], end: Placed): Placed[] {
-  if (end.type !== 'inline-pair' || end.interchangeable === undefined) return [end]
-  return ends.filter((other) => other.type === 'inline-pair' && other.interchangeable === end.interchangeable)
+function groupOf(rows: readonly Row[], row: Row): Row[] {
+  const { end, member } = row
+  if (end.type !== 'inline-pair' || end.interchangeable === undefined) return [row]
+  return rows.filter(
+    (other) =>
+      other.member === member && other.end.type === 'inline-pair' && other.end.interchangeable === end.interchangeable,
+  )
 }
 
 function secondBest(
@@ -178,19 +231,38 @@ function secondBest(
   return other.total >= impossible / 2 ? null : { column: other.columnOfRow[row], margin }
 }
 
-function closedMatch(end: KitEnd, kit: Kit): Match {
+const busReason = (closure: PortEnd['closedBy']) =>
+  closure === 'terminator'
+    ? 'The bus ends here: of the two terminators it wants, those inside the modules counted, one is missing.'
+    : 'The bus has its two terminators inside the modules already.'
+
+/** A port that is joined to a port of another kit. */
+function linkedMatch(end: KitEnd, kit: Kit, to: KitEndId, bus: boolean): Match {
+  const other = inSentence(kit.ends.find((item) => item.id === to)?.name ?? to)
+  return {
+    ...closedMatch(end, kit),
+    target: { kitEnd: to },
+    reasons: [
+      bus
+        ? `One bus for both kits: it goes on at ${other}.`
+        : `Both kits are on this machine: it is mated to ${other}.`,
+    ],
+  }
+}
+
+function closedMatch(end: KitEnd, kit: Kit, closure?: PortEnd['closedBy']): Match {
   const target: ConnectionTarget =
     end.type === 'plug'
       ? { kitEnd: end.into }
       : end.type === 'vent'
         ? { open: true }
-        : { closed: end.type === 'port' ? end.closedBy : 'cap' }
+        : { closed: closure ?? (end.type === 'port' ? end.closedBy : 'cap') }
   return {
     kitEnd: end.id,
     target,
     cost: 0,
     breakdown: [],
-    reasons: closureReason(end, kit),
+    reasons: closure ? [busReason(closure)] : closureReason(end, kit),
     second: null,
     swapsWith: [],
     locked: false,
