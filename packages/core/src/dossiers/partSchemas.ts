@@ -39,8 +39,8 @@ export function idFamilies(text: z.ZodString) {
 }
 /** Ids as a document gives them. */
 export const ids = idFamilies(id)
-/** Ids as an entry or a question names them: whether there is such a one is asked of machine and kit. */
-export const refOf = idFamilies(z.string().min(1).max(64))
+/** Ids as an entry or a question names them, of several kits with the kit's before it: whether there is such a one is asked of machine and kit. */
+export const refOf = idFamilies(z.string().min(1).max(140))
 export const words = z.string().min(1).max(600)
 export const colour = z.enum(colourNames)
 export const positive = z.number().positive()

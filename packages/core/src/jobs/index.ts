@@ -4,7 +4,14 @@ export { endProgress, endsDone, type EndProgress } from './endProgress.ts'
 export { answered } from './entries.ts'
 export { dossierRefSchema } from './forms.ts'
 export { entryWords } from './entryWords.ts'
-export { builtConnections, connectionsPlanned, jobMeter, jobSupply, type JobMeter, type JobSupply } from './jobMeter.ts'
+export {
+  builtConnections,
+  connectionsPlanned,
+  jobMeter,
+  jobSupplies,
+  type JobMeter,
+  type JobSupply,
+} from './jobMeter.ts'
 export { gatedStations, jobFindings, type FindingContext, type JobFinding } from './jobFindings.ts'
 export { checkReferences, dependentsOf, planAppend, replay, undoBatch } from './jobJournal.ts'
 export { entryVersion, type EntryBody, type EntryKind, type JournalEntry, type NewEntry } from './model.ts'
@@ -27,7 +34,16 @@ export { wholeDay, type WholeDay } from './wholeDay.ts'
 export { daySpread, jobDay, jobTasks, type DayTask, type JobDay, type LearntTimes } from './jobTasks.ts'
 export { learntDay, learntTimes, measuredMinutes, type MeasuredMinutes, type TimeSample } from './measuredMinutes.ts'
 export { consumables, missingTools, toolsNeeded, type Consumable, type ToolNeed } from './materials.ts'
-export { electricsOf, loomPassages, plannedLoom, plannedRoute, plannedPassages, type JobElectrics } from './jobRoute.ts'
+export {
+  electricsOf,
+  loomPassages,
+  plannedLoom,
+  plannedLooms,
+  type MemberLoom,
+  plannedRoute,
+  plannedPassages,
+  type JobElectrics,
+} from './jobRoute.ts'
 export { lockCard } from './routeFindings.ts'
 export { groundCard } from './supplyFindings.ts'
 export {
@@ -49,4 +65,5 @@ export { entriesOfWork, stationWork, wordsOf, type TickWords, type WorkItem } fr
 export { planTicks, type Tick } from './planTicks.ts'
 export { smoothWork } from './smoothWork.ts'
 export { jobFileSchema, readJobFile, type JobFile, type Provenance } from './jobFile.ts'
-export { mountPlaceOf, mountPlaceWhy, routesOf } from './mountPlace.ts'
+export { mountPlaceOf, mountPlacesOf, mountPlaceWhy, routesOf, type MemberPlace } from './mountPlace.ts'
+export { jobOf, memberChosen, memberJobs, memberState, type MemberJob } from './members.ts'

@@ -19,15 +19,14 @@ import {
   type KnownMinutes,
 } from '../access/index.ts'
 import { machineIndex, type CoverId, type WayTarget, type ZoneId } from '../dossiers/index.ts'
-import { plannedLoom } from './jobRoute.ts'
-import { mountPlaceOf } from './mountPlace.ts'
+import { plannedLooms } from './jobRoute.ts'
+import { mountPlacesOf } from './mountPlace.ts'
 
 type Needed = Pick<JobState, 'decided' | 'found'>
 
 /** Everything of the machine this job must get at: batteries, plugs and studs of the plan, the mount place, earlier work. */
 export function jobTargets(dossiers: JobDossiers, state: Needed): AccessTarget[] {
   const { machine } = dossiers
-  const place = mountPlaceOf(dossiers, state)
   const ids = [
     ...(machine.batteries ?? []).map((id) => `stud:${id}`),
     ...connectionPlan(dossiers, state).flatMap(({ target }) =>
@@ -39,7 +38,7 @@ export function jobTargets(dossiers: JobDossiers, state: Needed): AccessTarget[]
             ? [`stud:${target.stud}`]
             : [],
     ),
-    ...(place ? [`place:${place.id}`] : []),
+    ...mountPlacesOf(dossiers, state).flatMap(({ place }) => (place ? [`place:${place.id}`] : [])),
     ...farTargets(dossiers, state),
     ...state.found.flatMap((found) =>
       found.dealt
@@ -82,19 +81,20 @@ function stepCovers({ machine, kit }: JobDossiers, state: Needed): CoverId[] {
 /** What lies over the passages the planned loom is laid in. */
 function loomCovers(dossiers: JobDossiers, state: Needed): CoverOver[] {
   const { machine } = dossiers
-  const loom = plannedLoom(dossiers, state)
-  if (!loom) return []
-  const known = coversOfLoom.get(loom)
-  if (known) return known
-  const stretches = [loom.trunk, ...loom.branches].flatMap((part) => part.stretches)
-  const lain = new Set(stretches.flatMap(({ passage, from, to }) => (Math.abs(to - from) < 1e-6 ? [] : [passage])))
-  const over = (machine.passages ?? []).flatMap((passage) =>
-    lain.has(passage.id)
-      ? coversOver(machine, passage).map((cover) => ({ cover, what: `the loom ${passage.name}` }))
-      : [],
-  )
-  coversOfLoom.set(loom, over)
-  return over
+  return plannedLooms(dossiers, state).flatMap(({ loom }) => {
+    if (!loom) return []
+    const known = coversOfLoom.get(loom)
+    if (known) return known
+    const stretches = [loom.trunk, ...loom.branches].flatMap((part) => part.stretches)
+    const lain = new Set(stretches.flatMap(({ passage, from, to }) => (Math.abs(to - from) < 1e-6 ? [] : [passage])))
+    const over = (machine.passages ?? []).flatMap((passage) =>
+      lain.has(passage.id)
+        ? coversOver(machine, passage).map((cover) => ({ cover, what: `the loom ${passage.name}` }))
+        : [],
+    )
+    coversOfLoom.set(loom, over)
+    return over
+  })
 }
 const coversOfLoom = new WeakMap<object, CoverOver[]>()
 

@@ -1,12 +1,15 @@
+import { joinedId, memberOf, membersOf, type Kit } from '../dossiers/index.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { meterFigures, moduleSupply, type FittedKit, type MeterFigure, type SupplyFigures } from '../circuit/index.ts'
 import {
   connectionPlan,
   joinPracticeOf,
+  memberWiring,
   meterCards,
   plannedConnections,
   type Connection,
   type MeterCard,
+  type MeterPlace,
 } from '../wiring/index.ts'
 
 /** What is measured on a job, with what the circuit gives for it. */
@@ -28,24 +31,47 @@ export function jobMeter(dossiers: JobDossiers, state: Pick<JobState, 'decided' 
       plan.find((match) => match.kitEnd === end.id),
     ),
   )
-  const planned: FittedKit = { kit, connections: connectionsPlanned(dossiers, state) }
-  const built: FittedKit = { kit, connections: builtConnections(state) }
-  return { cards, figures: meterFigures(machine, [planned], [built], cards) }
+  const planned = fittedOf(kit, connectionsPlanned(dossiers, state))
+  const built = fittedOf(kit, builtConnections(state))
+  // A lead is known to the circuit by its kit and by its name there.
+  const asked = cards.map((card) => ({ ...card, red: ownPlace(kit, card.red), black: ownPlace(kit, card.black) }))
+  return { cards, figures: meterFigures(machine, planned, built, asked) }
 }
 
-/** How the module is fed, as planned and as joined now. */
+/** Each kit with its own connections. */
+function fittedOf(kit: Kit, connections: readonly Connection[]): FittedKit[] {
+  return memberWiring(kit, connections).map(({ member, connections: own }) => ({ kit: member.kit, connections: own }))
+}
+
+function ownPlace(kit: Kit, place: MeterPlace): MeterPlace {
+  return 'kitEnd' in place ? { ...place, kitEnd: memberOf(kit, place.kitEnd)?.id ?? place.kitEnd } : place
+}
+
+/** How one module is fed, as planned and as joined now, with all others that are joined. */
 export interface JobSupply {
+  /** Its kit: of one alone ''. */
+  key: string
+  name: string
   planned: SupplyFigures
   built: SupplyFigures
 }
 
-/** Supply, ground, fuses and standing draw of the job's module. Builds eight circuits: for a worker. */
-export function jobSupply(dossiers: JobDossiers, state: Pick<JobState, 'decided' | 'connections'>): JobSupply {
+/** Supply, ground, fuses and standing draw of each module of the job. Builds eight circuits a module: for a worker. */
+export function jobSupplies(dossiers: JobDossiers, state: Pick<JobState, 'decided' | 'connections'>): JobSupply[] {
   const { machine, kit } = dossiers
-  return {
-    planned: moduleSupply(machine, [{ kit, connections: connectionsPlanned(dossiers, state) }], kit),
-    built: moduleSupply(machine, [{ kit, connections: builtConnections(state) }], kit),
-  }
+  const planned = fittedOf(kit, connectionsPlanned(dossiers, state))
+  const built = fittedOf(kit, builtConnections(state))
+  return membersOf(kit).map(({ key, kit: own }) => ({
+    key,
+    name: own.module.name,
+    planned: namedFeeds(key, moduleSupply(machine, planned, own)),
+    built: namedFeeds(key, moduleSupply(machine, built, own)),
+  }))
+}
+
+/** Its feeds as the job names them. */
+function namedFeeds(key: string, supply: SupplyFigures): SupplyFigures {
+  return { ...supply, feeds: supply.feeds.map((feed) => ({ ...feed, kitEnd: joinedId(key, feed.kitEnd) })) }
 }
 
 /** What the plan joins, with the choices of the job. */

@@ -1,4 +1,4 @@
-import type { PassageId, LoomPartId } from '../dossiers/index.ts'
+import { isJoined, joinedId, type LoomPartId, type MountPlace, type PassageId } from '../dossiers/index.ts'
 import { connectionPlan } from '../wiring/index.ts'
 import type { Decisions, JobDossiers, JobState } from './state.ts'
 import {
@@ -12,19 +12,56 @@ import {
   type SupplyLine,
 } from '../electrical/index.ts'
 import { planRoutes, type RankedPlace, trunkPart } from '../routing/index.ts'
-import { success, type Outcome } from '../shared/index.ts'
-import { cachedBy, hasPassages, mountPlaceOf, movesLoom, routeOptions } from './mountPlace.ts'
+import { perPair, success, type Outcome } from '../shared/index.ts'
+import { memberChosen } from './members.ts'
+import {
+  cachedBy,
+  hasPassages,
+  mountPlaceOf,
+  mountPlacesOf,
+  movesLoom,
+  routeOptions,
+  type MemberPlace,
+} from './mountPlace.ts'
 
 type Chosen = Pick<JobState, 'decided'>
 
-/** The loom laid from the place the module goes to, that place alone; null for a machine without passages. */
-export const plannedRoute = cachedBy('route', movesLoom, (dossiers, state): Outcome<RankedPlace> | null => {
-  const { machine, kit } = dossiers
-  const place = mountPlaceOf(dossiers, state)
-  if (!hasPassages(dossiers) || !place) return null
-  const plan = planRoutes(machine, kit, { ...routeOptions(dossiers, state), placeId: place.id })
-  return plan.ok ? success(plan.value.places[0]) : plan
-})
+/** The loom laid from the place the module goes to, that place alone; null for a machine without passages, and for several kits. */
+export function plannedRoute(dossiers: JobDossiers, state: Chosen): Outcome<RankedPlace> | null {
+  return routeFrom(dossiers, state, mountPlaceOf(dossiers, state))
+}
+
+/** The loom of one kit from a place. */
+export function routeFrom(
+  dossiers: JobDossiers,
+  state: Chosen,
+  place: MountPlace | undefined,
+): Outcome<RankedPlace> | null {
+  if (isJoined(dossiers.kit) || !hasPassages(dossiers) || !place) return null
+  return laidFrom(dossiers, JSON.stringify([movesLoom(state.decided), place.id]), () => {
+    const plan = planRoutes(dossiers.machine, dossiers.kit, { ...routeOptions(dossiers, state), placeId: place.id })
+    return plan.ok ? success(plan.value.places[0]) : plan
+  })
+}
+const laidFrom = perPair<Outcome<RankedPlace>>('route')
+
+/** One kit of a job with its loom as it is to lie. */
+export interface MemberLoom extends MemberPlace {
+  /** What was decided for it, in its own names. */
+  own: Chosen
+  route: Outcome<RankedPlace> | null
+  /** Null where it cannot be planned. */
+  loom: RankedPlace | null
+}
+
+/** The looms of a job, one for each of its kits, each from where its module goes. */
+export function plannedLooms(dossiers: JobDossiers, state: Chosen): MemberLoom[] {
+  return mountPlacesOf(dossiers, state).map((item): MemberLoom => {
+    const own = memberChosen(dossiers, item.member, state)
+    const route = routeFrom(item.dossiers, own, item.place)
+    return { ...item, own, route, loom: route?.ok ? route.value : null }
+  })
+}
 
 /** The loom as it is to lie; null where that cannot be planned. */
 export function plannedLoom(dossiers: JobDossiers, state: Chosen): RankedPlace | null {
@@ -66,7 +103,15 @@ export function plannedPassages(loom: RankedPlace): { part: LoomPartId; passages
 
 /** Passages something of the loom lies in: as built where that is written down, else as planned. */
 export function loomPassages(dossiers: JobDossiers, state: Pick<JobState, 'decided' | 'routes'>): PassageId[] {
-  const loom = plannedLoom(dossiers, state)
-  if (!loom) return []
-  return [...new Set(plannedPassages(loom).flatMap(({ part, passages }) => state.routes[part]?.passages ?? passages))]
+  return [
+    ...new Set(
+      plannedLooms(dossiers, state).flatMap(({ loom, member }) =>
+        loom
+          ? plannedPassages(loom).flatMap(
+              ({ part, passages }) => state.routes[joinedId(member.key, part)]?.passages ?? passages,
+            )
+          : [],
+      ),
+    ),
+  ]
 }

@@ -11,7 +11,8 @@ import {
   type StepId,
 } from '../dossiers/index.ts'
 import { benchSupply } from '../circuit/index.ts'
-import { mountPlaceOf } from './mountPlace.ts'
+import { jobOf, memberJobs } from './members.ts'
+import { mountPlacesOf, placeOfMember } from './mountPlace.ts'
 import { accessOf, opensFuel } from './jobAccess.ts'
 import { perPair } from '../shared/index.ts'
 import { sayStep } from './words.ts'
@@ -34,7 +35,7 @@ export function jobSteps(dossiers: JobDossiers, state: Needed = nothingChosen): 
     fuel,
     state.decided.battery?.value,
     state.decided.tying?.value,
-    mountPlaceOf(dossiers, state)?.id,
+    mountPlacesOf(dossiers, state).map(({ place }) => place?.id),
   ])
   return orders(dossiers, key, () => orderedSteps(dossiers, state, fuel))
 }
@@ -55,8 +56,10 @@ function orderedSteps(dossiers: JobDossiers, state: Needed, fuel: boolean): Step
 
 /** A step's words with the figures of this job; what the kit's sheet says about one machine is not said of another. */
 function stepText(dossiers: JobDossiers, state: Needed, step: Step): string {
-  const { machine, kit } = dossiers
-  const place = mountPlaceOf(dossiers, state)
+  const { machine } = dossiers
+  const { member, dossiers: own } = jobOf(dossiers, step.id)
+  const { kit } = own
+  const place = placeOfMember(dossiers, state, member)
   const sheet = kit.places?.find((item) => item.machine === machine.id)?.place
   const elsewhere = !madeFor(kit, machine) || (place !== undefined && sheet !== undefined && place.id !== sheet)
   // Words about a place are the sheet's own only where it names the place and the module goes there.
@@ -64,7 +67,10 @@ function stepText(dossiers: JobDossiers, state: Needed, step: Step): string {
     return sayStep('set-module', { module: kit.module.name, place: place.name, where: place.place }).words
   if (elsewhere && step.marks === 'route') return sayStep('lay-loom', { place: place?.name ?? null }).words
   if (!step.text.includes('{bench}')) return step.text
-  const bench = benchSupply(machine, [kit])
+  const bench = benchSupply(
+    machine,
+    memberJobs(dossiers).map(({ member: one }) => one.kit),
+  )
   const { words } = bench ? sayStep('bench-supply', bench) : sayStep('bench-supply-unknown', {})
   return step.text.replace('{bench}', words)
 }

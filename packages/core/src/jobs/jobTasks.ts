@@ -1,7 +1,7 @@
 import { trimBasis } from '../fuel-trim/index.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { connectionPlan } from '../wiring/index.ts'
-import { stations, type KitEnd, type Minutes, type Station } from '../dossiers/index.ts'
+import { joinedId, stations, type KitEnd, type Minutes, type Station } from '../dossiers/index.ts'
 import {
   scheduleTasks,
   simulateMinutes,
@@ -13,9 +13,10 @@ import {
   type Task,
 } from '../scheduling/index.ts'
 import { peopleOf, targetKey } from '../access/index.ts'
-import { mountPlaceOf } from './mountPlace.ts'
+import { jobOf } from './members.ts'
+import { placeOfMember } from './mountPlace.ts'
 import { accessOf } from './jobAccess.ts'
-import { loomPassages, plannedLoom } from './jobRoute.ts'
+import { loomPassages, plannedLooms } from './jobRoute.ts'
 import type { Spoken } from '../shared/index.ts'
 import { sayWork, stationWork, type WorkItem } from './workItems.ts'
 import { sayTask } from './words.ts'
@@ -172,28 +173,30 @@ function times(count: number, { best, likely, worst }: Minutes): Minutes {
 
 /** What the planned way of the loom takes beyond laying it: bulkheads, lengthening, heat sleeves. */
 function routeTasks(dossiers: JobDossiers, state: JobState, after: string[]): DayTask[] {
-  const loom = plannedLoom(dossiers, state)
-  if (!loom) return []
+  const looms = plannedLooms(dossiers, state).flatMap(({ loom, member }) => (loom ? [{ loom, member }] : []))
+  if (looms.length === 0) return []
   const used = new Set(loomPassages(dossiers, state))
   const laid = 'lay-loom' in state.stationsDone
   const passages = (dossiers.machine.passages ?? []).filter((passage) => used.has(passage.id))
-  const sleeved = [loom.trunk, ...loom.branches].filter((part) => part.sleeve !== 'plain')
+  const sleeved = looms.flatMap(({ loom }) => [loom.trunk, ...loom.branches].filter((part) => part.sleeve !== 'plain'))
   const work: [string, Spoken, Minutes][] = [
     ...passages.flatMap((passage): [string, Spoken, Minutes][] =>
       passage.bulkhead
         ? [[`bulkhead.${passage.id}`, sayTask('bulkhead', { passage: passage.name }), passage.bulkhead.minutes]]
         : [],
     ),
-    ...loom.branches.flatMap((branch): [string, Spoken, Minutes][] =>
-      branch.extensionM > 0
-        ? [
-            [
-              `extend.${branch.end.id}`,
-              sayTask('extend', { end: branch.end.name }),
-              times(Math.max(1, branch.end.areasMm2.length), extensionMinutes),
-            ],
-          ]
-        : [],
+    ...looms.flatMap(({ loom, member }) =>
+      loom.branches.flatMap((branch): [string, Spoken, Minutes][] =>
+        branch.extensionM > 0
+          ? [
+              [
+                `extend.${joinedId(member.key, branch.end.id)}`,
+                sayTask('extend', { end: branch.end.name }),
+                times(Math.max(1, branch.end.areasMm2.length), extensionMinutes),
+              ],
+            ]
+          : [],
+      ),
     ),
     ...sleeved
       .slice(0, 1)
@@ -245,13 +248,14 @@ function minutesOf(dossiers: JobDossiers, state: JobState, item: WorkItem): Minu
   if (item.kind !== 'step') return item.minutes
   const { step } = item
   if (step.marks === 'ties') {
-    const count = plannedLoom(dossiers, state)?.ties.count
+    const { member } = jobOf(dossiers, step.id)
+    const count = plannedLooms(dossiers, state).find((item) => item.member.key === member.key)?.loom?.ties.count
     return count ? times(count, tieMinutes) : item.minutes
   }
   const targets = accessOf(dossiers, state)?.targets ?? []
   const at =
     step.marks === 'mount'
-      ? [`place:${mountPlaceOf(dossiers, state)?.id ?? ''}`]
+      ? [`place:${placeOfMember(dossiers, state, jobOf(dossiers, step.id).member)?.id ?? ''}`]
       : (step.needs?.reach ?? []).map(
           (target) => Object.entries(target).map(([kind, id]) => `${kind}:${String(id)}`)[0],
         )

@@ -22,6 +22,7 @@ import {
 import { adviseJoint, connectionPlan, joinPracticeOf } from '../wiring/index.ts'
 import { accessOf } from './jobAccess.ts'
 import { electricsOf, plannedLoom } from './jobRoute.ts'
+import { memberJobs, memberState } from './members.ts'
 
 /** A tool to lay out, with what it is for. */
 export interface ToolNeed {
@@ -116,6 +117,28 @@ function joints(dossiers: JobDossiers, state: JobState): Map<TapMethod, string[]
  * the planned route (by the loom's own lengths where no route is known), wire for extensions, what the feed takes beyond the kit.
  */
 export function consumables(dossiers: JobDossiers, state: JobState): Consumable[] {
+  const each = memberJobs(dossiers).map(({ member, dossiers: own }) =>
+    usedUp(own, memberState(dossiers, member, state)),
+  )
+  const [only] = each
+  if (each.length === 1 && only) return only
+  const all = new Map<string, Consumable>()
+  for (const [i, list] of each.entries())
+    for (const item of list) {
+      const key = `${item.name} ${item.unit}`
+      const basis = `${memberJobs(dossiers)[i]?.member.kit.model ?? ''}: ${item.basis}`
+      const known = all.get(key)
+      all.set(key, {
+        ...item,
+        amount: Math.round(((known?.amount ?? 0) + item.amount) * 100) / 100,
+        basis: known ? `${known.basis} · ${basis}` : basis,
+      })
+    }
+  return [...all.values()]
+}
+
+/** What one kit of a job uses up. */
+function usedUp(dossiers: JobDossiers, state: JobState): Consumable[] {
   const { machine, kit } = dossiers
   const length = loomLengthM(kit)
   const loom = plannedLoom(dossiers, state)

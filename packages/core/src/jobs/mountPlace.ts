@@ -1,14 +1,16 @@
 import { connectionPlan } from '../wiring/index.ts'
 import { type Decisions, type JobDossiers, type JobState, nothingDecided } from './state.ts'
-import type { MountPlace } from '../dossiers/index.ts'
+import { isJoined, type Kit, type KitMember, type MountPlace, type PlaceId } from '../dossiers/index.ts'
 import {
   farPlacesOf,
+  hasRoomFor,
   mountPracticeOf,
   placesFor,
   planRoutes,
   type RouteOptions,
   type RoutePlan,
 } from '../routing/index.ts'
+import { memberChosen, memberJobs, type MemberJob } from './members.ts'
 import { perPair, type Outcome } from '../shared/index.ts'
 
 type Chosen = Pick<JobState, 'decided'>
@@ -50,28 +52,68 @@ export const hasPassages = ({ machine }: JobDossiers) => (machine.passages?.leng
 /** The loom laid from every mount place, best first by the shop's practice; null for a machine without passages. */
 export const routesOf = cachedBy('routes', movesPlaces, (dossiers, state): Outcome<RoutePlan> | null => {
   const { machine, kit } = dossiers
-  return hasPassages(dossiers) ? planRoutes(machine, kit, routeOptions(dossiers, state)) : null
+  // Several modules have no one place: each is asked for itself.
+  if (isJoined(kit) || !hasPassages(dossiers)) return null
+  return planRoutes(machine, kit, routeOptions(dossiers, state))
 })
 
 /**
  * Where the module sits, or is to sit: where it was held or fixed, unless another place was chosen since; else chosen by hand, else the best by the comparison of all places, else where the kit's sheet has it, else
- * the first place of the machine.
+ * the first place of the machine. Of several kits the first has the choice, and each after it what the others leave room for; asked of all of
+ * them together there is no one place ({@link mountPlacesOf}).
  */
 export function mountPlaceOf(dossiers: JobDossiers, state: Chosen = nothingChosen): MountPlace | undefined {
+  return isJoined(dossiers.kit) ? undefined : placeAlone(dossiers, state, () => true)
+}
+
+function placeAlone(
+  dossiers: JobDossiers,
+  state: Chosen,
+  free: (place: MountPlace) => boolean,
+): MountPlace | undefined {
   const { machine, kit } = dossiers
   const places = placesFor(machine, 'module')
   const { held, mountPlace } = state.decided
   const settled = places.find((place) => place.id === (held ?? mountPlace)?.value)
   if (settled) return settled
   const routes = routesOf(dossiers, state)
-  const best = routes?.ok ? routes.value.places.find((place) => place.feasible) : undefined
+  const best = routes?.ok ? routes.value.places.find((place) => place.feasible && free(place.place)) : undefined
   const sheet = kit.places?.find((item) => item.machine === machine.id)?.place
-  return best?.place ?? places.find((place) => place.id === sheet) ?? places.at(0)
+  const open = places.filter(free)
+  return best?.place ?? open.find((place) => place.id === sheet) ?? open.at(0) ?? places.at(0)
 }
 
-/** Why the module goes there, in one sentence. */
-export function mountPlaceWhy(dossiers: JobDossiers, state: Chosen): string {
-  const place = mountPlaceOf(dossiers, state)
+/** One module of a job and where it goes. */
+export interface MemberPlace extends MemberJob {
+  place: MountPlace | undefined
+}
+
+/** Where each module of a job goes: those with a place of their own first, then the others in the order of the kits where there is room. */
+export function mountPlacesOf(dossiers: JobDossiers, state: Chosen = nothingChosen): MemberPlace[] {
+  const jobs = memberJobs(dossiers)
+  if (jobs.length === 1) return jobs.map((job) => ({ ...job, place: mountPlaceOf(job.dossiers, state) }))
+  const chosen = jobs.map((job) => ({ job, own: memberChosen(dossiers, job.member, state) }))
+  const taken = new Map<PlaceId, Kit[]>()
+  const places = new Map<string, MountPlace | undefined>()
+  const settledFirst = [...chosen].sort((a, b) => Number(isSettled(b.own)) - Number(isSettled(a.own)))
+  for (const { job, own } of settledFirst) {
+    const { kit } = job.dossiers
+    const place = placeAlone(job.dossiers, own, (one) => hasRoomFor(one, [...(taken.get(one.id) ?? []), kit]))
+    places.set(job.member.key, place)
+    if (place) taken.set(place.id, [...(taken.get(place.id) ?? []), kit])
+  }
+  return jobs.map((job) => ({ ...job, place: places.get(job.member.key) }))
+}
+
+const isSettled = ({ decided }: Chosen) => decided.held !== undefined || decided.mountPlace !== undefined
+
+/** Where the module of one kit of a job goes. */
+export function placeOfMember(dossiers: JobDossiers, state: Chosen, { key }: KitMember): MountPlace | undefined {
+  return mountPlacesOf(dossiers, state).find(({ member }) => member.key === key)?.place
+}
+
+/** Why the module goes there, in one sentence. @param place where it goes */
+export function mountPlaceWhy(dossiers: JobDossiers, state: Chosen, place = mountPlaceOf(dossiers, state)): string {
   if (!place) return ''
   const routes = routesOf(dossiers, state)
   const ranked = routes?.ok ? routes.value.places : []

@@ -1,9 +1,11 @@
-import type { KitEndId } from '../dossiers/index.ts'
-import { mountPlaceOf } from './mountPlace.ts'
+import type { KitEndId, MountPlace } from '../dossiers/index.ts'
+import { findingsOfMembers } from './members.ts'
+import { mountPlacesOf, placeOfMember, type MemberPlace } from './mountPlace.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { collectFindings, type SayOf } from '../findings/index.ts'
 import {
   extensionFor,
+  hasRoomFor,
   judgeRoute,
   placeAgainst,
   routeRules,
@@ -15,20 +17,54 @@ import {
   trunkPart,
 } from '../routing/index.ts'
 import type { Finding, FindingPlace } from '../wiring/index.ts'
-import { loomPassages, plannedRoute } from './jobRoute.ts'
+import { loomPassages, routeFrom } from './jobRoute.ts'
 
 /** What is left of a branch at a stop of the steering, measured, mm. */
 export const lockCard = (kitEnd: KitEndId, side: 'left' | 'right') => `lock.${kitEnd}.${side}`
 
-/** Findings of the loom's way: what the plan leaves short, and where what was built differs to the worse. */
+/** Findings of the looms' ways: what the plan leaves short, and where what was built differs to the worse. */
 export function routeFindings(dossiers: JobDossiers, state: JobState): Finding<RouteRule>[] {
+  return [
+    ...findingsOfMembers(dossiers, state, (own, ofOwn, member) =>
+      oneLoom(own, ofOwn, placeOfMember(dossiers, state, member)),
+    ),
+    ...placesTogether(dossiers, state),
+  ]
+}
+
+/** Modules that are to sit where there is no room for both. */
+function placesTogether(dossiers: JobDossiers, state: JobState): Finding<RouteRule>[] {
+  const { findings, say } = collectFindings<RouteFacts, FindingPlace>(routeRules, routeWords)
+  const at = new Map<string, MemberPlace[]>()
+  for (const item of mountPlacesOf(dossiers, state))
+    if (item.place) at.set(item.place.id, [...(at.get(item.place.id) ?? []), item])
+  for (const items of at.values()) {
+    const [first] = items
+    if (
+      !first?.place ||
+      hasRoomFor(
+        first.place,
+        items.map(({ member }) => member.kit),
+      )
+    )
+      continue
+    say(
+      'place-unfit',
+      {},
+      { kind: 'shared', place: first.place.name, modules: items.map(({ member }) => member.kit.module.name) },
+    )
+  }
+  return findings
+}
+
+/** @param place where its module goes */
+function oneLoom(dossiers: JobDossiers, state: JobState, place: MountPlace | undefined): Finding<RouteRule>[] {
   const { findings, say } = collectFindings<RouteFacts, FindingPlace>(routeRules, routeWords)
   const { mounted } = state
-  const place = mountPlaceOf(dossiers, state)
   const at = dossiers.machine.places?.find((item) => item.id === mounted?.place)
   if (mounted && at && place && place.id !== at.id)
     say('module-elsewhere', {}, { fixed: !mounted.trial, at: at.name, wanted: place.name })
-  const route = plannedRoute(dossiers, state)
+  const route = routeFrom(dossiers, state, place)
   if (route && !route.ok)
     for (const { message } of route.problems) say('place-unfit', {}, { kind: 'no way', says: message })
   if (route?.ok) {

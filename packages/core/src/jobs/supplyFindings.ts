@@ -13,12 +13,17 @@ import {
 import { collectFindings } from '../findings/index.ts'
 import type { Finding } from '../wiring/index.ts'
 import { electricsOf } from './jobRoute.ts'
+import { findingsOfMembers } from './members.ts'
 
 /** Meter card of the ground check, by the end that is grounded. */
 export const groundCard = (kitEnd: KitEndId) => `ground.${kitEnd}`
 
 /** Findings of feed and ground: what was measured, and what the figures give. */
 export function supplyFindings(dossiers: JobDossiers, state: JobState): Finding<SupplyRule>[] {
+  return findingsOfMembers(dossiers, state, ofOneSupply)
+}
+
+function ofOneSupply(dossiers: JobDossiers, state: JobState): Finding<SupplyRule>[] {
   const { findings, say } = collectFindings<SupplyFacts, Finding['at']>(supplyRules, supplyWords)
   const { machine, kit } = dossiers
   const latest = new Map(state.readings.flatMap((reading) => (reading.card ? [[reading.card, reading]] : [])))

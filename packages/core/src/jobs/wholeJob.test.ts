@@ -1,13 +1,13 @@
 import { describe, expect, test } from 'vitest'
 import { stations } from '../dossiers/index.ts'
-import { fittings } from '../wiring/shippedCase.ts'
+import { fittings, togetherFittings } from '../wiring/shippedCase.ts'
 import { jobFindings } from './jobFindings.ts'
 import { planAppend, replay } from './jobJournal.ts'
 import { stationProgress } from './stationProgress.ts'
 import { trayOf } from './tray.ts'
 import { wholeJob } from './wholeJobCase.ts'
 
-describe.each(fittings.map((fitting) => ({ ...fitting })))('a whole job, $name', (dossiers) => {
+describe.each([...fittings, ...togetherFittings])('a whole job, $name', (dossiers) => {
   test('is taken from take-in to hand-back, entry by entry, and nothing is wrong at its end', () => {
     const entries = wholeJob(dossiers)
     expect(planAppend(dossiers, [], entries)).toMatchObject({ kind: 'append', fresh: entries })

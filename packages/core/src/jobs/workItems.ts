@@ -1,15 +1,14 @@
 import type { JobDossiers, JobState } from './state.ts'
 import type { Done } from '../journal/index.ts'
 import type { Closing, Removal } from '../access/index.ts'
-import type { Minutes, Station, Step } from '../dossiers/index.ts'
-import { mountPlaceOf } from './mountPlace.ts'
+import { joinedId, memberOf, type Minutes, type PassageId, type Station, type Step } from '../dossiers/index.ts'
 import { accessOf } from './jobAccess.ts'
 import { coversBefore, stepsOf } from './jobSteps.ts'
 import { capabilities } from './capabilities.ts'
 import type { Capability, OwnWork } from './capability.ts'
 import type { Spoken } from '../shared/index.ts'
 import { sayTask } from './words.ts'
-import { loomPassages, plannedLoom, plannedPassages } from './jobRoute.ts'
+import { plannedLooms, plannedPassages, type MemberLoom } from './jobRoute.ts'
 import type { EntryBody } from './model.ts'
 
 /** One thing to do at a station: a step, a cover off or on, or earlier work to be taken off. */
@@ -128,23 +127,47 @@ export function entriesOfWork(
 
 function marksOf(step: Step, dossiers: JobDossiers, state: JobState): EntryBody[] {
   switch (step.marks) {
-    case 'route': {
-      const loom = plannedLoom(dossiers, state)
-      return (loom ? plannedPassages(loom) : []).flatMap(({ part, passages }): EntryBody[] =>
-        part in state.routes ? [] : [{ kind: 'routed', part, passages, replaces: null }],
+    case 'route':
+      return loomsOfStep(dossiers, state, step).flatMap(({ loom, member }) =>
+        (loom ? plannedPassages(loom) : []).flatMap(({ part: own, passages }): EntryBody[] => {
+          const part = joinedId(member.key, own)
+          return part in state.routes ? [] : [{ kind: 'routed', part, passages, replaces: null }]
+        }),
+      )
+    case 'mount': {
+      const trial = step.station === 'lay-loom'
+      return loomsOfStep(dossiers, state, step).flatMap(({ place, member }): EntryBody[] =>
+        place
+          ? [{ kind: 'mounted', place: place.id, trial, ...(member.key === '' ? {} : { kit: member.kit.id }) }]
+          : [],
       )
     }
-    case 'mount': {
-      const place = mountPlaceOf(dossiers, state)
-      return place ? [{ kind: 'mounted', place: place.id, trial: step.station === 'lay-loom' }] : []
-    }
     case 'ties':
-      return loomPassages(dossiers, state).flatMap((passage): EntryBody[] =>
+      return passagesOfStep(dossiers, state, step).flatMap((passage): EntryBody[] =>
         passage in state.ties ? [] : [{ kind: 'tied', passage }],
       )
     case undefined:
       return []
   }
+}
+
+/** The looms a step is about: that of its own kit, or of all where it is the machine's. */
+function loomsOfStep(dossiers: JobDossiers, state: JobState, step: Step): MemberLoom[] {
+  const own = memberOf(dossiers.kit, step.id)
+  return plannedLooms(dossiers, state).filter(({ member }) => own === null || own.member.key === member.key)
+}
+
+/** Where the looms a step is about lie. */
+export function passagesOfStep(dossiers: JobDossiers, state: JobState, step: Step): PassageId[] {
+  return [
+    ...new Set(
+      loomsOfStep(dossiers, state, step).flatMap(({ loom, member }) =>
+        (loom ? plannedPassages(loom) : []).flatMap(
+          ({ part, passages }) => state.routes[joinedId(member.key, part)]?.passages ?? passages,
+        ),
+      ),
+    ),
+  ]
 }
 
 /** An item of work in a few words. */

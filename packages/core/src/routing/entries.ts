@@ -1,4 +1,14 @@
-import { type DossierPair, endName, type PlaceId, type Station } from '../dossiers/index.ts'
+import {
+  type DossierPair,
+  endName,
+  isJoined,
+  membersOf,
+  memberOf,
+  type Kit,
+  type LoomPartId,
+  type PlaceId,
+  type Station,
+} from '../dossiers/index.ts'
 import { defineDecision, defineEntry, doneBy, known, type Slot, slotOf } from '../journal/index.ts'
 import { sameValue, type Problem } from '../shared/index.ts'
 import { trunkPart } from './runBundles.ts'
@@ -15,12 +25,35 @@ const placeName = ({ machine }: DossierPair, id: string) => machine.places?.find
 const passageRefs = ({ machine }: DossierPair, id: string, path: string): Problem[] =>
   known(machine.passages ?? [], id, path, `passage of the ${machine.model}`)
 
+/** The trunk of a loom; of several kits each has its own. */
+const isTrunk = (kit: Kit, part: LoomPartId) => memberOf(kit, part)?.id === trunkPart
+const trunkName = (kit: Kit, part: LoomPartId) =>
+  isJoined(kit) ? `Trunk of the ${memberOf(kit, part)?.member.kit.model ?? ''}` : 'Trunk'
+
+/** Which module is meant: of several kits it has to be said, of one it is that one. */
+function moduleRefs({ kit }: DossierPair, key: string | undefined): Problem[] {
+  if (!isJoined(kit))
+    return key === undefined || key === kit.id
+      ? []
+      : known([], key, 'kit', `kit of this job, which is the ${kit.model}`)
+  const keys = membersOf(kit).map((member) => ({ id: member.key }))
+  return key === undefined
+    ? [{ code: 'kit-missing', path: 'kit', message: `Say which module: ${keys.map(({ id }) => id).join(' or ')}.` }]
+    : known(keys, key, 'kit', 'kit of this job')
+}
+
+/** A module by its kit, where there are several. */
+const moduleName = ({ kit }: DossierPair, key: string | undefined) =>
+  isJoined(kit) ? (membersOf(kit).find((member) => member.key === key)?.kit.module.name ?? 'Module') : 'Module'
+
 /** Where a branch, or the trunk, really lies: the passages in order. */
 export const routed = entry({
   kind: 'routed',
   replaces: true,
   refs: (dossiers, { part, passages: lain }) => [
-    ...(part === trunkPart ? [] : known(dossiers.kit.ends, part, 'part', `end of the ${dossiers.kit.model} loom`)),
+    ...(isTrunk(dossiers.kit, part)
+      ? []
+      : known(dossiers.kit.ends, part, 'part', `end of the ${dossiers.kit.model} loom`)),
     ...lain.flatMap((id, i) => passageRefs(dossiers, id, `passages.${i}`)),
   ],
   apply(state, written) {
@@ -31,21 +64,36 @@ export const routed = entry({
   },
   place: () => 'lay-loom',
   words: ({ part, passages: lain }, dossiers) =>
-    `${part === trunkPart ? 'Trunk' : endName(dossiers, part)} laid: ${lain.map((id) => passageName(dossiers, id)).join(', ') || 'straight to its place'}`,
+    `${isTrunk(dossiers.kit, part) ? trunkName(dossiers.kit, part) : endName(dossiers, part)} laid: ${lain.map((id) => passageName(dossiers, id)).join(', ') || 'straight to its place'}`,
 })
 
 /** The module is held to its place, or fixed there. */
 export const mounted = entry({
   kind: 'mounted',
-  refs: ({ machine }, { place }) =>
-    known(placesFor(machine, 'module'), place, 'place', `place for a module on the ${machine.model}`),
-  apply(state, written) {
-    state.mounted = { ...doneBy(written), place: written.place, trial: written.trial }
-    state.decided.held = { ...doneBy(written), value: written.place }
+  refs: (dossiers, { place, kit }) => [
+    ...known(
+      placesFor(dossiers.machine, 'module'),
+      place,
+      'place',
+      `place for a module on the ${dossiers.machine.model}`,
+    ),
+    ...moduleRefs(dossiers, kit),
+  ],
+  apply(state, written, { kit }) {
+    const mounted = { ...doneBy(written), place: written.place, trial: written.trial }
+    const held = { ...doneBy(written), value: written.place }
+    if (isJoined(kit) && written.kit !== undefined) {
+      state.mountedOf[written.kit] = mounted
+      state.decided.kits = { ...state.decided.kits, [written.kit]: { ...state.decided.kits?.[written.kit], held } }
+    } else {
+      state.mounted = mounted
+      state.decided.held = held
+    }
     return null
   },
   place: ({ trial }) => (trial ? 'lay-loom' : 'tie-down'),
-  words: ({ trial, place }, dossiers) => `Module ${trial ? 'held to' : 'fixed at'} ${placeName(dossiers, place)}`,
+  words: ({ trial, place, kit }, dossiers) =>
+    `${moduleName(dossiers, kit)} ${trial ? 'held to' : 'fixed at'} ${placeName(dossiers, place)}`,
 })
 
 export const tied = entry({
@@ -73,20 +121,34 @@ export const tyingChosen = decision({
 
 export const mountPlaceChosen = decision({
   kind: 'mount-place-chosen',
-  at({ decided }) {
-    const own: Slot<PlaceId> = slotOf(decided, 'mountPlace')
+  at({ decided }, { kit }): Slot<PlaceId> {
+    if (kit === undefined) {
+      const own: Slot<PlaceId> = slotOf(decided, 'mountPlace')
+      return {
+        get: own.get,
+        put(answer) {
+          own.put(answer)
+          delete decided.held
+        },
+      }
+    }
     return {
-      get: own.get,
+      get: () => decided.kits?.[kit]?.mountPlace,
       put(answer) {
-        own.put(answer)
-        delete decided.held
+        decided.kits = { ...decided.kits, [kit]: answer === undefined ? {} : { mountPlace: answer } }
       },
     }
   },
-  refs: ({ machine }, { value }) =>
-    value === null ? [] : known(placesFor(machine, 'module'), value, 'value', `mount place of the ${machine.model}`),
+  refs: (dossiers, { value, kit }) => [
+    ...(value === null
+      ? []
+      : known(placesFor(dossiers.machine, 'module'), value, 'value', `mount place of the ${dossiers.machine.model}`)),
+    ...(isJoined(dossiers.kit) || kit === undefined
+      ? moduleRefs(dossiers, kit)
+      : [{ code: 'one-kit', path: 'kit', message: 'This job has one kit: leave out which.' }]),
+  ],
   say: (id, dossiers) => placeName(dossiers, id),
-  about: () => 'Place of the module',
+  about: ({ kit }, dossiers) => `Place of the ${kit === undefined ? 'module' : moduleName(dossiers, kit)}`,
 })
 
 export const farPlaceChosen = decision({

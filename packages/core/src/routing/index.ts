@@ -48,7 +48,7 @@ export type {
   Stretch,
 } from './model.ts'
 export { distanceM, partOfPath, passageLength, pathLengthM, spreadAlong } from './passagePath.ts'
-export { placeAgainst } from './placeAgainst.ts'
+export { hasRoomFor, placeAgainst } from './placeAgainst.ts'
 export { planRoutes, type RouteOptions, type RoutePlan } from './planRoutes.ts'
 export {
   mountReasons,

@@ -23,3 +23,35 @@ function fits(room: readonly number[], size: readonly number[]): boolean {
   const [a, b] = [room, size].map((sides) => [...sides].sort((x, y) => x - y))
   return a.every((side, i) => side >= b[i])
 }
+
+/**
+ * Whether a place takes these modules together: side by side along one of its sides, each any way round; where neither room nor size is written
+ * down, one is as much as can be promised.
+ */
+export function hasRoomFor({ roomMm }: MountPlace, kits: readonly Pick<Kit, 'module'>[]): boolean {
+  if (kits.length < 2) return true
+  const sizes = kits.map(({ module }) => module.sizeMm)
+  if (!roomMm) return false
+  return [0, 1, 2].some((along) => {
+    const [b, c] = roomMm.filter((_, side) => side !== along)
+    let left = roomMm[along]
+    for (const size of sizes) {
+      if (!size || b === undefined || c === undefined) return false
+      // The thinnest side that lets the other two lie across.
+      const depths = waysRound(size).flatMap(([depth, p, q]) => (p <= b && q <= c ? [depth] : []))
+      left -= Math.min(...depths, Infinity)
+    }
+    return left >= 0
+  })
+}
+
+function waysRound([a, b, c]: readonly [number, number, number]): [number, number, number][] {
+  return [
+    [a, b, c],
+    [a, c, b],
+    [b, a, c],
+    [b, c, a],
+    [c, a, b],
+    [c, b, a],
+  ]
+}

@@ -17,26 +17,37 @@ export const farUses = ['dial', 'sensor', 'switch'] as const satisfies readonly 
 export type FarUse = (typeof farUses)[number]
 
 /** What has been decided about where things go. */
-export interface RouteDecisions {
+export interface RouteDecisions extends ModuleDecisions {
   mounting?: Decided<MountPractice>
   tying?: Decided<TiePractice>
-  mountPlace?: Decided<PlaceId>
-  /** Where the module was last held or fixed, as long as nobody has decided on another place since. */
-  held?: Decided<PlaceId>
   far: Partial<Record<FarUse, Decided<PlaceId>>>
+  /** Of a job with several kits: where the module of each goes, by its key. */
+  kits?: Record<string, ModuleDecisions>
 }
+
+/** Where one module goes. */
+export interface ModuleDecisions {
+  mountPlace?: Decided<PlaceId>
+  /** Where it was last held or fixed, as long as nobody has decided on another place since. */
+  held?: Decided<PlaceId>
+}
+
+/** A module that is held to a place, or fixed there. */
+export type Mounted = Done & { place: PlaceId; trial: boolean }
 
 /** Where the loom and the module really are. */
 export interface RouteState {
   /** By part: the trunk, or an end. */
   routes: Record<LoomPartId, Done & { passages: PassageId[] }>
-  mounted: (Done & { place: PlaceId; trial: boolean }) | null
+  mounted: Mounted | null
+  /** Of a job with several kits, by the key of each. */
+  mountedOf: Record<string, Mounted>
   ties: Record<PassageId, Done>
   decided: RouteDecisions
 }
 
 export function freshRoute(): RouteState {
-  return { routes: {}, mounted: null, ties: {}, decided: { far: {} } }
+  return { routes: {}, mounted: null, mountedOf: {}, ties: {}, decided: { far: {} } }
 }
 
 type Chosen = Pick<RouteState, 'decided'>

@@ -27,9 +27,15 @@ export const routeWords = {
     facts:
       | { kind: 'no way'; says: string }
       | { kind: 'against'; says: string }
-      | { kind: 'no room'; end: string; target: string },
+      | { kind: 'no room'; end: string; target: string }
+      | { kind: 'shared'; place: string; modules: readonly string[] },
   ) => {
     switch (facts.kind) {
+      case 'shared':
+        return said(
+          `${facts.modules.join(' and ')} are both to sit at ${inSentence(facts.place)}, and it is not known to have room for both.`,
+          'Hold both there before one is fixed, or choose another place for one.',
+        )
       case 'no way':
         return said(facts.says, anotherPlace)
       case 'against':

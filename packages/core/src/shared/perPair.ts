@@ -14,7 +14,10 @@ interface Memory {
 const memories: Memory[] = []
 
 /** Set while a piece of work may only read what is remembered, or while what it reads is written down. */
-let watching: { make: boolean; read: (name: string, key: string, value: unknown) => void } | null = null
+let watching: {
+  make: boolean
+  read: (pair: DocumentPair, name: string, key: string, value: unknown) => void
+} | null = null
 
 class NotKnown extends Error {}
 
@@ -50,7 +53,7 @@ export function perPair<T>(name: string, most = 24): (pair: DocumentPair, key: s
     // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- just seen to be there, whatever it is
     const value = has ? (known.get(key) as T) : make()
     remember(known, key, value)
-    watching?.read(name, key, value)
+    watching?.read(pair, name, key, value)
     return value
   }
 }
@@ -70,17 +73,19 @@ export function findsAllKnown(work: () => void): boolean {
   }
 }
 
-/** All that a piece of work stands on, made where it was not known. */
-export function keptBy(work: () => void): Kept {
+/** All that a piece of work stands on, made where it was not known: for each of these pairs, in their order. */
+export function keptBy(pairs: readonly DocumentPair[], work: () => void): Kept[] {
   const before = watching
-  const kept: Kept = {}
+  const kept = pairs.map((): Kept => ({}))
   const seen = new Set<string>()
   watching = {
     make: true,
-    read(name, key, value) {
-      if (seen.has(`${name} ${key}`)) return
-      seen.add(`${name} ${key}`)
-      ;(kept[name] ??= []).push([key, value])
+    read({ machine, kit }, name, key, value) {
+      const of = pairs.findIndex((pair) => pair.machine === machine && pair.kit === kit)
+      const own = kept[of]
+      if (!own || seen.has(`${of} ${name} ${key}`)) return
+      seen.add(`${of} ${name} ${key}`)
+      ;(own[name] ??= []).push([key, value])
     },
   }
   try {

@@ -1,4 +1,4 @@
-import { composeVariant, parseDossier, type Kit, type Machine } from '../dossiers/index.ts'
+import { composeVariant, joinKits, parseDossier, type Kit, type Machine } from '../dossiers/index.ts'
 import { shippedDossiers } from '../dossiers/shipped/index.ts'
 
 const documents = shippedDossiers.map((document) => {
@@ -41,3 +41,21 @@ export const fittings: readonly Fitting[] = shippedKits.flatMap((kit) =>
     })),
   ),
 )
+
+/** Kits that go on one machine together, as they come in twos and threes. */
+const together: readonly [machine: string, variant: string | undefined, ...kits: string[]][] = [
+  ['pellick-skua-960', undefined, 'quernby-learner', 'lowlamp-dial'],
+  ['pellick-gorse-430', undefined, 'quernby-p1', 'lowlamp-dial'],
+  ['ostrel-kittiwake-640', undefined, 'quernby-p4-eight', 'lowlamp-dial'],
+  ['hallam-voss-longhaul-69', undefined, 'thistle-d5', 'wren-selector'],
+  ['hallam-voss-packhorse-62', undefined, 'thistle-d5', 'wren-selector'],
+  ['corvane-tiller-14', undefined, 'thistle-b2', 'wren-pedal'],
+  ['hallam-voss-wainwright-56', undefined, 'wren-pedal', 'thistle-v3'],
+  ['tarnbrook-calder-1130', undefined, 'quernby-learner', 'lowlamp-dial'],
+]
+
+export const togetherFittings: readonly Fitting[] = together.map(([id, variant, ...kits]) => ({
+  name: `${kits.join(' + ')} on ${id}`,
+  machine: shippedMachine(id, variant),
+  kit: joinKits(kits.map(shippedKit)),
+}))

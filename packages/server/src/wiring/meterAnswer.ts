@@ -61,7 +61,13 @@ export const meterAnswerSchema = z.strictObject({
       barred: z.string().nullable(),
     }),
   ),
-  /** How the module is fed by the circuit, joined as planned and as joined now. */
-  supply: z.strictObject({ planned: supplySchema, built: supplySchema }),
+  /** How the module is fed by the circuit, joined as planned and as joined now; of several kits the first, and each by itself. */
+  supply: z.strictObject({
+    planned: supplySchema,
+    built: supplySchema,
+    kits: z
+      .array(z.strictObject({ kit: z.string(), name: z.string(), planned: supplySchema, built: supplySchema }))
+      .optional(),
+  }),
 })
 export type MeterAnswer = z.infer<typeof meterAnswerSchema>

@@ -7,7 +7,7 @@ import {
   jobFindings,
   jobMeter,
   type JobState,
-  jobSupply,
+  jobSupplies,
 } from '@tidy-badger/core/jobs'
 import {
   checkWiring,
@@ -74,10 +74,16 @@ export function trace({ dossiers, state, net, as }: TraceTask): TraceAnswer | nu
 export function meter({ dossiers, state }: Omit<WiringTask, 'errata'>): MeterAnswer {
   const { machine } = dossiers
   const { cards, figures } = jobMeter(dossiers, state)
+  const supplies = jobSupplies(dossiers, state)
+  const [{ planned, built }] = supplies
   return {
-    supply: jobSupply(dossiers, state),
+    supply: {
+      planned,
+      built,
+      ...(supplies.length > 1 ? { kits: supplies.map(({ key, ...own }) => ({ kit: key, ...own })) } : {}),
+    },
     cards: cards.map((card, i) => {
-      const { planned, built, alike } = figures[i]
+      const { planned: asPlanned, built: asBuilt, alike } = figures[i]
       const barred = card.barred ?? null
       return {
         id: card.id,
@@ -88,8 +94,8 @@ export function meter({ dossiers, state }: Omit<WiringTask, 'errata'>): MeterAns
         unit: card.expect.unit,
         low: barred === null ? card.expect.low : null,
         high: barred === null ? card.expect.high : null,
-        planned,
-        built,
+        planned: asPlanned,
+        built: asBuilt,
         red: { ...card.red, says: card.redLead },
         black: { ...card.black, says: card.blackLead },
         alike: alike.map((wire) => ({ ...wire, says: alikeWords(machine, card, wire) })),

@@ -4,17 +4,24 @@ import type { JobSupply } from '@tidy-badger/core/jobs'
 import { useJob } from '../jobs/index.ts'
 import { useOnCircuit, type CircuitWork } from './useOnCircuit.ts'
 
-const supplyOf: CircuitWork<JobSupply> = (api, key, state) => api.supply(key, state)
+const supplyOf: CircuitWork<JobSupply[]> = (api, key, state) => api.supply(key, state)
 
-/** How the module is fed, by the circuit: as planned and as joined now, state by state. */
+/** How each module is fed, by the circuit: as planned and as joined now, state by state. */
 export function ModuleSupplyTable() {
   const { dossiers, state } = useJob()
-  const supply = useOnCircuit(dossiers, state, supplyOf)
-  if (supply === null) return <p className="min-h-44 text-quiet">Working out what the module gets…</p>
-  const { planned, built } = supply
+  const supplies = useOnCircuit(dossiers, state, supplyOf)
+  if (supplies === null) return <p className="min-h-44 text-quiet">Working out what the module gets…</p>
   const joined = state.connections.length > 0
+  return supplies.map((supply) => (
+    <OneModule key={supply.key} supply={supply} joined={joined} named={supplies.length > 1} />
+  ))
+}
+
+function OneModule({ supply, joined, named }: { supply: JobSupply; joined: boolean; named: boolean }) {
+  const { name, planned, built } = supply
   return (
     <div className="grid gap-3">
+      {named && <h3 className="font-bold">{name}</h3>}
       {planned.states.length === 0 ? (
         <p>The module lives from the control unit’s own plug: measure there, not at the loom.</p>
       ) : (

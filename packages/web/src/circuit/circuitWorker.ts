@@ -1,4 +1,4 @@
-import { jobMeter, jobSupply, type JobState } from '@tidy-badger/core/jobs'
+import { jobMeter, jobSupplies, type JobState } from '@tidy-badger/core/jobs'
 import { documentTaker } from '../platform/sentDocuments.ts'
 import { serve } from '../platform/serve.ts'
 
@@ -10,7 +10,7 @@ const documents = documentTaker()
 const api = {
   take: documents.take,
   figures: (key: number, state: Wired) => jobMeter(documents.of(key), state).figures,
-  supply: (key: number, state: Wired) => jobSupply(documents.of(key), state),
+  supply: (key: number, state: Wired) => jobSupplies(documents.of(key), state),
 }
 export type CircuitApi = typeof api
 
