@@ -27,7 +27,9 @@ export {
   type JoinedKit,
   type KitMember,
 } from './joinKits.ts'
-export { endName, stationNames, stepOf, type DossierPair } from './pair.ts'
+export { purposeNames, purposes, stationsOf, type Purpose } from './purposes.ts'
+export { kitStepsFor, purposeSteps } from './purposeSteps.ts'
+export { endName, stationNames, stepOf, stepsKnown, type DossierPair } from './pair.ts'
 export * from './signals.ts'
 export { orderSteps, walkSteps } from './orderSteps.ts'
 export { zoneAirC } from './zoneAir.ts'

@@ -4,8 +4,11 @@ import type { Station, Step } from './model.ts'
 
 /** One of the kits of a job: what its ends are named by, and its own document. */
 export interface KitMember {
-  /** The kit's id; the second of a kind is `id-2`. */
+  /** The kit's id; the second of a kind is `id-2`; of one kit alone ''. */
   key: string
+  /** Its dossier's id. */
+  id: KitId
+  /** Its document; the second of a kind has its key for an id, to be told from the first. */
   kit: Kit
 }
 
@@ -45,7 +48,12 @@ export function joinKits(kits: readonly Kit[]): Kit {
 
 /** The kits a kit is made of; one alone has no key. */
 export function membersOf(kit: Kit): KitMember[] {
-  return 'members' in kit ? (kit as JoinedKit).members : [{ key: '', kit }]
+  return isJoined(kit) ? kit.members : [aloneIs(kit)]
+}
+
+/** A kit that is alone in its job. */
+function aloneIs(kit: Kit): KitMember {
+  return { key: '', id: kit.id, kit }
 }
 
 /** Whether there is more than one kit. */
@@ -61,7 +69,7 @@ export function joinedId<Id extends string>(key: string, id: Id): Id {
 
 /** The kit a thing is of, and its name there; null for what is of none of them (a step of the machine). */
 export function memberOf<Id extends string>(kit: Kit, id: Id): { member: KitMember; id: Id } | null {
-  if (!isJoined(kit)) return { member: { key: '', kit }, id }
+  if (!isJoined(kit)) return { member: aloneIs(kit), id }
   const at = id.indexOf(':')
   const member = at < 0 ? undefined : kit.members.find(({ key }) => key === id.slice(0, at))
   // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the same thing, by the name its own kit has for it
@@ -79,7 +87,7 @@ function joinedOf(kits: readonly Kit[]): JoinedKit {
   const members = kits.map((kit, i): KitMember => {
     const key = keys[i] ?? kit.id
     // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- an id by which the two are told apart
-    return { key, kit: key === kit.id ? kit : { ...kit, id: key as KitId } }
+    return { key, id: kit.id, kit: key === kit.id ? kit : { ...kit, id: key as KitId } }
   })
   const names = members.map(({ kit }) => kit.model)
   const label = (member: KitMember) => {

@@ -1,3 +1,4 @@
+import { stepsOfPurposes } from './purposeSteps.ts'
 import type { Kit } from './kitModel.ts'
 import type { Machine, Station, Step } from './model.ts'
 
@@ -24,8 +25,13 @@ export const stationNames: Record<Station, string> = {
 }
 
 /** A step of the machine or the kit. */
-export function stepOf({ machine, kit }: DossierPair, id: string): Step | undefined {
-  return [...machine.steps, ...kit.steps].find((step) => step.id === id)
+export function stepOf(dossiers: DossierPair, id: string): Step | undefined {
+  return stepsKnown(dossiers).find((step) => step.id === id)
+}
+
+/** Every step a job of the two may have, whatever it is for. */
+export function stepsKnown({ machine, kit }: DossierPair): Step[] {
+  return [...machine.steps, ...kit.steps, ...stepsOfPurposes(kit)]
 }
 
 /** Name of an end of the kit; its id where there is none. */

@@ -7,6 +7,7 @@ import { freshPhotos, photoEntries } from '../photos/index.ts'
 import { freshRoute, routeEntries, routeRules } from '../routing/index.ts'
 import { freshSetup, setupEntries } from '../setup/index.ts'
 import { earlierWork, freshWiring, wiringEntries, wiringFindings, wiringRules } from '../wiring/index.ts'
+import { freshVehicle, stockFindings, stockRules, vehicleEntries } from '../vehicles/index.ts'
 import type { Capability } from './capability.ts'
 import { workEntries } from './entries.ts'
 import { cardReadingFindings, stepReadingFindings } from './readingFindings.ts'
@@ -47,6 +48,13 @@ export const capabilities = [
   { name: 'setup', entries: setupEntries, fresh: freshSetup },
   { name: 'check-kit', entries: checkKitEntries, fresh: freshCheckKit },
   { name: 'finds', entries: findEntries, fresh: freshFinds },
+  {
+    name: 'vehicles',
+    entries: vehicleEntries,
+    fresh: freshVehicle,
+    rules: stockRules,
+    findings: stockFindings,
+  },
   { name: 'photos', entries: photoEntries, fresh: freshPhotos },
   { name: 'fuel-trim', entries: trimEntries, fresh: freshTrim },
 ] as const satisfies readonly Capability[]

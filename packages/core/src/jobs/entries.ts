@@ -1,4 +1,4 @@
-import { stationNames, stepOf, type DossierPair, type Station } from '../dossiers/index.ts'
+import { stationNames, stepOf, stepsKnown, type DossierPair, type Station } from '../dossiers/index.ts'
 import { defineDecision, defineEntry, doneBy, known, slotOf } from '../journal/index.ts'
 import { type WiringState } from '../wiring/index.ts'
 import type { takeInQuestions } from './state.ts'
@@ -20,7 +20,7 @@ export const note = entry({
 
 export const stepDone = defineEntry<DossierPair, WorkState & Pick<WiringState, 'power'>, Station, typeof workForms>()({
   kind: 'step-done',
-  refs: ({ machine, kit }, { step }) => known([...machine.steps, ...kit.steps], step, 'step', 'step of this job'),
+  refs: (dossiers, { step }) => known(stepsKnown(dossiers), step, 'step', 'step of this job'),
   apply(state, written, dossiers) {
     // A tick made twice changes nothing, the battery's state least of all.
     if (written.step in state.stepsDone) return null
@@ -111,13 +111,35 @@ export const dossierChanged = entry({
   movesContext: true,
   apply(state, written) {
     const before = state.dossiers[written.dossier]
-    if (before && before.hash !== written.replaces)
+    if (before && before.id === written.to.id && before.hash !== written.replaces)
       return `The job works with version ${before.version} of its ${written.dossier} meanwhile.`
     state.dossiers[written.dossier] = written.to
     return null
   },
   words: ({ to, dossier }, { machine, kit }) =>
     `Goes on with version ${to.version} of the ${dossier === 'machine' ? machine.model : kit.model}`,
+})
+
+/** One kit more is fitted in this job. */
+export const kitAdded = entry({
+  kind: 'kit-added',
+  movesContext: true,
+  apply(state, written) {
+    state.kitsMoved.push({ ...doneBy(written), kit: written.kit.id, how: 'came' })
+    return null
+  },
+  words: ({ kit }) => `One kit more: ${kit.id}, version ${kit.version}`,
+})
+
+/** A kit is not fitted in this job after all. */
+export const kitDropped = entry({
+  kind: 'kit-dropped',
+  movesContext: true,
+  apply(state, written) {
+    state.kitsMoved.push({ ...doneBy(written), kit: written.kit, how: 'went' })
+    return null
+  },
+  words: ({ kit }) => `Without the ${kit} after all`,
 })
 
 /** An answer to one of take-in's questions. */
@@ -143,5 +165,7 @@ export const workEntries = [
   timerStopped,
   told,
   dossierChanged,
+  kitAdded,
+  kitDropped,
   answered,
 ]

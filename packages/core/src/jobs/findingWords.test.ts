@@ -3,6 +3,7 @@ import { expect, test } from 'vitest'
 import { supplyRules, supplyWords } from '../electrical/index.ts'
 import type { FindingWords } from '../findings/index.ts'
 import { routeRules, routeWords } from '../routing/index.ts'
+import { stockRules, stockWords } from '../vehicles/index.ts'
 import { plannedConnections, proposeMatches, wiringRules, wiringWords } from '../wiring/index.ts'
 import { fittings } from '../wiring/shippedCase.ts'
 import { anyJournal, asJournal, entryOf, gorseJob } from './journalCase.ts'
@@ -14,6 +15,7 @@ const rooms = [
   [wiringRules, wiringWords],
   [routeRules, routeWords],
   [supplyRules, supplyWords],
+  [stockRules, stockWords],
   [workRules, workWords],
 ] as const
 

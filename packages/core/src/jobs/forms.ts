@@ -46,5 +46,14 @@ export const workForms = {
     /* entries that no longer fit, as they were shown when it was decided */
     invalidates: z.array(z.strictObject({ entry: entryIdField, why: textField })).max(5000),
   },
+  'kit-added': {
+    kit: dossierRefSchema,
+    invalidates: z.array(z.strictObject({ entry: entryIdField, why: textField })).max(5000),
+  },
+  'kit-dropped': {
+    /* by its name in the job */
+    kit: refOf.kit,
+    invalidates: z.array(z.strictObject({ entry: entryIdField, why: textField })).max(5000),
+  },
   answered: answerForm({ question: z.enum(takeInQuestions) }, z.string().min(1).max(4000)),
 } satisfies EntryForms

@@ -1,5 +1,13 @@
 export { alsoKitCost, type AlsoKit } from './alsoKit.ts'
-export { invalidatedBy, movesDossiers, refsInForce, refsNamed, type JobRefs } from './dossierChange.ts'
+export {
+  invalidatedBy,
+  keyedKits,
+  kitRefs,
+  movesDossiers,
+  refsInForce,
+  refsNamed,
+  type JobRefs,
+} from './dossierChange.ts'
 export { endProgress, endsDone, type EndProgress } from './endProgress.ts'
 export { answered } from './entries.ts'
 export { dossierRefSchema } from './forms.ts'

@@ -24,7 +24,15 @@ export interface Provenance {
 export interface JobFile {
   format: 'tidy-badger-job'
   version: 1
-  job: { id: string; origin: string; title: string; createdAt: string; machine: DossierRef; kit: DossierRef }
+  job: {
+    id: string
+    origin: string
+    title: string
+    createdAt: string
+    machine: DossierRef
+    kit: DossierRef
+    kits?: DossierRef[]
+  }
   provenance: Provenance[]
   dossiers: { hash: string; document: Dossier }[]
   journal: JournalEntry[]
@@ -62,6 +70,8 @@ export const jobFileSchema = z.strictObject({
     createdAt: instant,
     machine: ref,
     kit: ref,
+    /* all of them, where there are several; `kit` is the first */
+    kits: z.array(ref).max(12).optional(),
   }),
   provenance: z.array(z.strictObject({ job: z.string().max(100), importedAt: instant })),
   dossiers: z.array(z.strictObject({ hash: hashField, document: z.record(z.string(), z.unknown()) })),
@@ -93,6 +103,14 @@ export function readJobFile(document: unknown): Outcome<JobFile> {
       })
     return [{ hash: stated, document: dossier.value }]
   })
+  file.job.kits?.forEach((kit, i) => {
+    if (!file.dossiers.some((dossier) => dossier.hash === kit.hash))
+      problems.push({
+        code: 'dossier-missing',
+        path: `job.kits.${i}.hash`,
+        message: `The kit "${kit.id}" this job points at is not in the file.`,
+      })
+  })
   for (const side of ['machine', 'kit'] as const)
     if (!file.dossiers.some((dossier) => dossier.hash === file.job[side].hash))
       problems.push({
@@ -122,6 +140,12 @@ export function readJobFile(document: unknown): Outcome<JobFile> {
         code: 'dossier-missing',
         path: `journal.${i}.to.hash`,
         message: `The version of the ${entry.dossier} this entry names is not in the file.`,
+      })
+    if (entry.kind === 'kit-added' && !held.has(entry.kit.hash))
+      problems.push({
+        code: 'dossier-missing',
+        path: `journal.${i}.kit.hash`,
+        message: 'The kit this entry brings in is not in the file.',
       })
   })
   return problems.length > 0 ? failure(...problems) : success({ ...file, dossiers, journal })

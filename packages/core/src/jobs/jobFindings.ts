@@ -1,5 +1,6 @@
 import type { Station } from '../dossiers/index.ts'
 import { standingOf, type Rule, type Standing } from '../findings/index.ts'
+import { purposeOf } from '../vehicles/index.ts'
 import { connectionPlan, findingKey, type Finding } from '../wiring/index.ts'
 import { capabilities } from './capabilities.ts'
 import type { Capability, FindingScene } from './capability.ts'
@@ -18,11 +19,17 @@ export function jobFindings(
   { plan = connectionPlan(dossiers, state), errata = [] }: FindingContext = {},
   list: readonly Capability[] = capabilities,
 ): JobFinding[] {
-  return list.flatMap(({ findings, rules = {} }) =>
-    (findings?.(dossiers, state, { plan, errata }) ?? []).map((finding) => {
-      const key = findingKey(finding)
-      const rule: Rule | undefined = rules[finding.rule]
-      return standingOf(finding, key, rule, state.lifted[key])
-    }),
-  )
+  const stock = purposeOf(state) === 'stock'
+  return list
+    .filter(({ name }) => !stock || !ofFitting.has(name))
+    .flatMap(({ findings, rules = {} }) =>
+      (findings?.(dossiers, state, { plan, errata }) ?? []).map((finding) => {
+        const key = findingKey(finding)
+        const rule: Rule | undefined = rules[finding.rule]
+        return standingOf(finding, key, rule, state.lifted[key])
+      }),
+    )
 }
+
+/** What judges how a kit is fitted: of one that comes off it says nothing. */
+const ofFitting = new Set<string>(['wiring', 'routing', 'electrical'])

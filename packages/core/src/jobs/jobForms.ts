@@ -8,6 +8,7 @@ import { photoForms } from '../photos/index.ts'
 import { routeForms } from '../routing/index.ts'
 import { setupForms } from '../setup/index.ts'
 import { wiringForms } from '../wiring/index.ts'
+import { vehicleForms } from '../vehicles/index.ts'
 import type { z } from 'zod'
 import { workForms } from './forms.ts'
 import type { NewEntry } from './model.ts'
@@ -21,6 +22,7 @@ export const jobForms = {
   ...supplyForms,
   ...setupForms,
   ...checkKitForms,
+  ...vehicleForms,
   ...photoForms,
   ...findForms,
   ...trimForms,

@@ -1,14 +1,15 @@
 import type { DossierPair, Station } from '../dossiers/index.ts'
-import { createJournal, type EntryDefinition } from '../journal/index.ts'
+import { createJournal, type AppendOptions, type AppendPlan, type EntryDefinition } from '../journal/index.ts'
 import { capabilities } from './capabilities.ts'
 import type { Capability } from './capability.ts'
 import { jobGates } from './gates.ts'
 import type { JournalEntry, NewEntry } from './model.ts'
+import { namedForKits } from './namedForKits.ts'
 import type { JobDossiers, JobState } from './state.ts'
 
 /** The journal of a job over a list of capabilities. */
 export function journalOf(list: readonly Capability[]) {
-  return createJournal<JobDossiers, JobState, NewEntry, Station>({
+  const journal = createJournal<JobDossiers, JobState, NewEntry, Station>({
     // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- each definition is handed only entries of its own kind
     entries: list.flatMap(({ entries }) => entries) as unknown as EntryDefinition<
       JobDossiers,
@@ -20,6 +21,31 @@ export function journalOf(list: readonly Capability[]) {
     implied: impliedByOlder,
     gates: jobGates(list),
   })
+  return {
+    ...journal,
+    replay: (dossiers: JobDossiers, entries: readonly NewEntry[]) =>
+      journal.replay(dossiers, inTheirNames(dossiers, entries)),
+    /** Entries of before a kit came or went mean what they meant: they are judged, and written down, by the names of now. */
+    planAppend: (
+      dossiers: JobDossiers,
+      entries: readonly NewEntry[],
+      batch: readonly NewEntry[],
+      options?: AppendOptions<JobDossiers, NewEntry>,
+    ): AppendPlan<NewEntry> => {
+      const moved = [...entries, ...batch].some(({ kind }) => kind === 'kit-added' || kind === 'kit-dropped')
+      if (!moved) return journal.planAppend(dossiers, entries, batch, options)
+      return journal.planAppend(dossiers, inTheirNames(dossiers, entries), inTheirNames(dossiers, batch), options)
+    },
+    undoBatch: (dossiers: JobDossiers, entries: readonly NewEntry[], target: string) =>
+      journal.undoBatch(dossiers, inTheirNames(dossiers, entries), target),
+  }
+}
+
+/** Entries by the names the job has for its kits' things; as they are where no kit came or went. */
+function inTheirNames(dossiers: JobDossiers, entries: readonly NewEntry[]): readonly NewEntry[] {
+  return entries.some(({ kind }) => kind === 'kit-added' || kind === 'kit-dropped')
+    ? entries.map((entry) => namedForKits(dossiers.kit, entry))
+    : entries
 }
 
 /** A job of which nothing is written down. */

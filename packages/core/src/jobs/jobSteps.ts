@@ -2,7 +2,10 @@ import { tiePracticeOf, tiePractices } from '../routing/index.ts'
 import { type JobDossiers, type JobState, nothingDecided } from './state.ts'
 import { findTarget, inPractice, targetKey } from '../access/index.ts'
 import {
+  kitStepsFor,
   orderSteps,
+  purposeSteps,
+  stationsOf,
   type CoverId,
   type Kit,
   type Machine,
@@ -14,6 +17,7 @@ import { benchSupply } from '../circuit/index.ts'
 import { jobOf, memberJobs } from './members.ts'
 import { mountPlacesOf, placeOfMember } from './mountPlace.ts'
 import { accessOf, opensFuel } from './jobAccess.ts'
+import { purposeOf } from '../vehicles/index.ts'
 import { perPair } from '../shared/index.ts'
 import { sayStep } from './words.ts'
 
@@ -35,6 +39,7 @@ export function jobSteps(dossiers: JobDossiers, state: Needed = nothingChosen): 
     fuel,
     state.decided.battery?.value,
     state.decided.tying?.value,
+    purposeOf(state),
     mountPlacesOf(dossiers, state).map(({ place }) => place?.id),
   ])
   return orders(dossiers, key, () => orderedSteps(dossiers, state, fuel))
@@ -44,7 +49,10 @@ const orders = perPair<Step[]>('steps')
 function orderedSteps(dossiers: JobDossiers, state: Needed, fuel: boolean): Step[] {
   const { machine, kit } = dossiers
   const early = tiePracticeOf(state) === tiePractices[1]
-  const steps = [...machine.steps, ...kit.steps]
+  const purpose = purposeOf(state)
+  const needed = stationsOf(purpose)
+  const steps = [...machine.steps, ...kitStepsFor(purpose, kit), ...purposeSteps(purpose, kit)]
+    .filter(({ station }) => needed.includes(station))
     .filter((step) => inPractice(machine, step, state) && (step.when === undefined || fuel))
     .map((step): Step => {
       const station = early && step.marks === 'ties' ? 'lay-loom' : step.station

@@ -1,7 +1,7 @@
 import { trimBasis } from '../fuel-trim/index.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { connectionPlan } from '../wiring/index.ts'
-import { joinedId, stations, type KitEnd, type Minutes, type Station } from '../dossiers/index.ts'
+import { joinedId, stationsOf, type KitEnd, type Minutes, type Station } from '../dossiers/index.ts'
 import {
   scheduleTasks,
   simulateMinutes,
@@ -17,6 +17,7 @@ import { jobOf } from './members.ts'
 import { placeOfMember } from './mountPlace.ts'
 import { accessOf } from './jobAccess.ts'
 import { loomPassages, plannedLooms } from './jobRoute.ts'
+import { purposeOf } from '../vehicles/index.ts'
 import type { Spoken } from '../shared/index.ts'
 import { sayWork, stationWork, type WorkItem } from './workItems.ts'
 import { sayTask } from './words.ts'
@@ -89,7 +90,7 @@ export function jobTasks(dossiers: JobDossiers, state: JobState, learnt: LearntT
     return { ...task, minutes: known ?? task.minutes, learntFrom: known?.n ?? 0 }
   }
   let gate: string[] = []
-  for (const station of stations) {
+  for (const station of stationsOf(purposeOf(state))) {
     const made = stationTasks(dossiers, state, station, gate).map(timed)
     tasks.push(...made)
     const needed = new Set(made.flatMap((task) => task.after))
@@ -213,7 +214,7 @@ function hasBoss({ kit }: JobDossiers): boolean {
 
 /** The pipe off; welding and cooling run beside the work on the loom. */
 function bossOff(dossiers: JobDossiers, state: JobState, after: string[]): DayTask[] {
-  if (!hasBoss(dossiers)) return []
+  if (!hasBoss(dossiers) || purposeOf(state) !== 'fit') return []
   const done = 'open-up' in state.stationsDone
   const on = 'set-up' in state.stationsDone
   return [
@@ -224,7 +225,7 @@ function bossOff(dossiers: JobDossiers, state: JobState, after: string[]): DayTa
 }
 
 function bossOn(dossiers: JobDossiers, state: JobState, gate: string[]): DayTask[] {
-  return hasBoss(dossiers)
+  return hasBoss(dossiers) && purposeOf(state) === 'fit'
     ? [
         plain(
           'boss.on',

@@ -123,6 +123,18 @@ const drawn: Drawn = {
     value: choose(['stock', 'A', 'B']),
     replaces: choose([null, 'stock', 'A', 'B']),
   },
+  opened: {
+    purpose: choose(['fit', 'stock', 'look']),
+    cameFrom: fc.constant([]),
+    connections: fc.constant([]),
+    mounts: fc.constant([]),
+    routes: fc.constant([]),
+    settings: fc.constant([]),
+  },
+  'puncture-sealed': { connector: choose(['injector', 'coil']), cavity: fc.constant(1), how: word },
+  'cut-joined': { connector: choose(['injector', 'coil']), cavity: fc.constant(1), how: word },
+  'kit-added': { kit: choose(refs), invalidates: fc.constant([]) },
+  'kit-dropped': { kit: choose(['quernby-p1', 'lowlamp-dial']), invalidates: fc.constant([]) },
   photo: {
     photo: fc.constant(hash),
     bytes: fc.constant(9),

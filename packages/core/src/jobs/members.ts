@@ -1,4 +1,4 @@
-import { isJoined, memberOf, type KitMember } from '../dossiers/index.ts'
+import { isJoined, memberOf, membersOf, type KitMember } from '../dossiers/index.ts'
 import {
   connectionPlan,
   joinedPlace,
@@ -19,7 +19,7 @@ export interface MemberJob {
 
 /** The kits of a job, each with the machine; of a job with one kit that job itself. */
 export function memberJobs(dossiers: JobDossiers): MemberJob[] {
-  if (!isJoined(dossiers.kit)) return [{ member: { key: '', kit: dossiers.kit }, dossiers }]
+  if (!isJoined(dossiers.kit)) return membersOf(dossiers.kit).map((member) => ({ member, dossiers }))
   return dossiers.kit.members.map((member) => ({ member, dossiers: { ...dossiers, kit: member.kit } }))
 }
 
@@ -110,7 +110,8 @@ export function findingsOfMembers<Found extends Finding>(
   state: JobState,
   find: (dossiers: JobDossiers, state: JobState, member: KitMember) => Found[],
 ): Found[] {
-  if (!isJoined(dossiers.kit)) return find(dossiers, state, { key: '', kit: dossiers.kit })
+  const [alone] = memberJobs(dossiers)
+  if (!isJoined(dossiers.kit)) return alone ? find(dossiers, state, alone.member) : []
   const seen = new Set<string>()
   return memberJobs(dossiers).flatMap(({ member, dossiers: own }) =>
     find(own, memberState(dossiers, member, state), member).flatMap((finding): Found[] => {

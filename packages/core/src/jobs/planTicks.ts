@@ -1,5 +1,6 @@
 import type { JobDossiers, JobState } from './state.ts'
-import type { KitEnd, TapMethod } from '../dossiers/index.ts'
+import { machineIndex, type KitEnd, type TapMethod } from '../dossiers/index.ts'
+import { mendingWords, purposeOf, sameWound, woundOf } from '../vehicles/index.ts'
 import type { Spoken } from '../shared/index.ts'
 import { sayTick, type tickWords } from './words.ts'
 import {
@@ -26,6 +27,7 @@ export interface Tick extends Spoken<keyof typeof tickWords> {
  * tug, a closure one. What is connected wrongly is taken off first; another place that does no harm may stay.
  */
 export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, match: Match | undefined): Tick[] {
+  if (purposeOf(state) === 'stock') return stockTicks(dossiers, state, end)
   const { machine, kit } = dossiers
   const made = state.connections.filter((connection) => connection.kitEnd === end.id)
   const planned = match?.target ?? { closed: 'cap' as const }
@@ -97,6 +99,46 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
     },
     tug,
   ]
+}
+
+/** What takes an end off that was there when the job was opened: off, and where it hurt a wire, that wire made good. */
+function stockTicks(dossiers: JobDossiers, state: JobState, end: KitEnd): Tick[] {
+  const { machine, kit } = dossiers
+  // What was closed, or sits in the kit itself, comes away with the kit.
+  const first = state.began.find(({ kitEnd, to }) => kitEnd === end.id && ('connector' in to || 'stud' in to))
+  if (!first) return []
+  const plug = 'connector' in first.to ? machineIndex(machine).connectors.get(first.to.connector) : undefined
+  const at = targetWords(machine, first.to, kit)
+  const off: Tick = {
+    id: 'off',
+    ...(end.type === 'inline-pair' && plug
+      ? sayTick('off-pair', { plug: plug.name, device: plug.device })
+      : sayTick('off', { tag: end.tag, at })),
+    done: !state.connections.some((made) => made.kitEnd === end.id),
+    makes: { kind: 'disconnected', kitEnd: end.id },
+  }
+  const wound = woundOf(kit, first)
+  if (!wound || !isLastOfCut(dossiers, state, end)) return [off]
+  const { connector, cavity } = wound
+  const how = mendingWords(machine, wound)
+  const list = wound.kind === 'cut' ? state.joined : state.sealed
+  return [
+    off,
+    {
+      id: 'seal',
+      ...sayTick('seal', { how }),
+      done: list.some((item) => sameWound(item, wound)),
+      makes: { kind: wound.kind === 'cut' ? 'cut-joined' : 'puncture-sealed', connector, cavity, how },
+    },
+  ]
+}
+
+/** The two leads of one cut are one wound: it is closed with the second. */
+function isLastOfCut({ kit }: JobDossiers, { began }: JobState, end: KitEnd): boolean {
+  const partner = end.type === 'flying-lead' ? end.cut?.partner : undefined
+  if (partner === undefined || !began.some(({ kitEnd }) => kitEnd === partner)) return true
+  const at = (id: string) => kit.ends.findIndex((item) => item.id === id)
+  return at(end.id) > at(partner)
 }
 
 function onOtherHalf(end: KitEnd, to: ConnectionTarget): boolean {

@@ -8,6 +8,7 @@ import type { Decided, Done, Held } from '../journal/index.ts'
 import type { PhotoState } from '../photos/index.ts'
 import type { RouteState } from '../routing/index.ts'
 import type { SetupState } from '../setup/index.ts'
+import type { VehicleState } from '../vehicles/index.ts'
 import type { FindingPlace, WiringState } from '../wiring/index.ts'
 
 /** Questions of taking in, one answer at a time. */
@@ -30,6 +31,8 @@ export interface WorkState {
   }
   /** Versions of dossiers taken since the job was opened, the latest of each. */
   dossiers: { machine: DossierRef | null; kit: DossierRef | null }
+  /** Kits that came to the job, or went, since it was opened. */
+  kitsMoved: (Done & { kit: string; how: 'came' | 'went' })[]
   /** Entries that were true when written but no longer fit what is there. */
   held: Held[]
 }
@@ -44,6 +47,7 @@ export function freshWork(): WorkState {
     lifted: {},
     decided: { answers: {} },
     dossiers: { machine: null, kit: null },
+    kitsMoved: [],
     held: [],
   }
 }
@@ -62,6 +66,7 @@ export type JobState = WorkState &
   CheckKitState &
   PhotoState &
   FindState &
+  VehicleState &
   TrimState
 
 /** Dossiers a job points at, the machine composed with its variant. */

@@ -1,6 +1,7 @@
 import type { JobDossiers, JobState } from './state.ts'
 import { openStops } from '../findings/index.ts'
-import { stations, type Station } from '../dossiers/index.ts'
+import { stations, stationsOf, type Station } from '../dossiers/index.ts'
+import { purposeOf } from '../vehicles/index.ts'
 import { endsDone } from './endProgress.ts'
 import { gatedStations, jobFindings, type JobFinding } from './jobFindings.ts'
 import { trayBars } from './tray.ts'
@@ -71,6 +72,7 @@ function standing(
   station: Station,
   findings?: readonly JobFinding[],
 ): Pick<StationProgress, 'done' | 'reopened'> {
+  if (!stationsOf(purposeOf(state)).includes(station)) return { done: true }
   if (!(station in state.stationsDone)) return { done: false }
   const [bar] = stationBars(dossiers, state, station, findings && (() => findings))
   return bar ? { done: false, reopened: bar.says } : { done: true }
@@ -83,6 +85,7 @@ function count(
   findings: readonly JobFinding[],
 ): { made: number; wanted: number } {
   const { kit } = dossiers
+  if (!stationsOf(purposeOf(state)).includes(station)) return { made: 0, wanted: 0 }
   if (station === 'check-kit')
     return { made: kit.parts.filter((part) => part.id in state.parts).length, wanted: kit.parts.length }
   if (station === 'hook-up') return { made: endsDone(dossiers, state, findings), wanted: kit.ends.length }

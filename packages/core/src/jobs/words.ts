@@ -56,6 +56,10 @@ export const tickWords = {
   consent: always('Owner agrees that this wire is cut'),
   'tug-pair': always('Locks closed, both tugged'),
   'tug-plug': always('Lock closed, tugged'),
+  'off-pair': ({ plug, device }: { plug: string; device: string }) =>
+    `Both halves out, ${inSentence(plug)} back onto the ${device} until it clicks`,
+  off: ({ tag, at }: { tag: string; at: string }) => `Lead ${tag} off: ${inSentence(at)}`,
+  seal: ({ how }: { how: string }) => how,
   'tug-lead': always('Tugged: it does not move'),
 }
 export const sayTick = speaker(tickWords)

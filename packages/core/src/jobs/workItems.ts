@@ -1,7 +1,16 @@
 import type { JobDossiers, JobState } from './state.ts'
 import type { Done } from '../journal/index.ts'
+import { purposeOf } from '../vehicles/index.ts'
 import type { Closing, Removal } from '../access/index.ts'
-import { joinedId, memberOf, type Minutes, type PassageId, type Station, type Step } from '../dossiers/index.ts'
+import {
+  joinedId,
+  memberOf,
+  stationsOf,
+  type Minutes,
+  type PassageId,
+  type Station,
+  type Step,
+} from '../dossiers/index.ts'
 import { accessOf } from './jobAccess.ts'
 import { coversBefore, stepsOf } from './jobSteps.ts'
 import { capabilities } from './capabilities.ts'
@@ -35,6 +44,7 @@ export function stationWork(
   station: Station,
   list: readonly Capability[] = capabilities,
 ): WorkItem[] {
+  if (!stationsOf(purposeOf(state)).includes(station)) return []
   const own = list.flatMap(({ work }) => work?.(dossiers, state, station) ?? []).map(ownItem)
   return [...plannedWork(dossiers, state, station), ...own]
 }

@@ -48,7 +48,13 @@ test.each(fittings.map((fitting) => ({ ...fitting })))(
     const shifted = planned.map(({ kitEnd }, i) =>
       entryOf({ kind: 'connected', kitEnd, to: planned[(i + shift) % planned.length].to }),
     )
-    for (const journal of [[], asJournal(shifted)]) {
+    const begun = entryOf({
+      kind: 'opened',
+      purpose: 'stock',
+      ...{ cameFrom: [], mounts: [], routes: [], settings: [] },
+      connections: planned.map(({ kitEnd, to, method }) => ({ kitEnd, to, ...(method ? { method } : {}) })),
+    })
+    for (const journal of [[], asJournal(shifted), asJournal([begun])]) {
       const state = replay(dossiers, journal)
       const spoken = [...ticksOf(dossiers, state), ...jobTasks(dossiers, state)]
       for (const item of spoken) {

@@ -23,5 +23,5 @@ export {
   type Stamps,
   type Undo,
 } from './model.ts'
-export { clientFields, type AppendPlan } from './planAppend.ts'
+export { clientFields, type AppendOptions, type AppendPlan } from './planAppend.ts'
 export { lastOfDevice, voidedEntries } from './replayEntries.ts'

@@ -1,4 +1,4 @@
-import { type DossierPair, type Station } from '../dossiers/index.ts'
+import { stepsKnown, type DossierPair, type Station } from '../dossiers/index.ts'
 import { defineEntry, doneBy, known } from '../journal/index.ts'
 import { type PhotoState } from './state.ts'
 import type { photoForms } from './forms.ts'
@@ -7,7 +7,8 @@ const entry = defineEntry<DossierPair, PhotoState, Station, typeof photoForms>()
 
 export const photo = entry({
   kind: 'photo',
-  refs({ machine, kit }, { about = {} }) {
+  refs(dossiers, { about = {} }) {
+    const { machine, kit } = dossiers
     const { kitEnd, cover, passage, step } = about
     const at = (list: readonly { id: string }[], id: string | undefined, field: string, what: string) =>
       id === undefined ? [] : known(list, id, `about.${field}`, what)
@@ -15,7 +16,7 @@ export const photo = entry({
       ...at(kit.ends, kitEnd, 'kitEnd', `end of the ${kit.model} loom`),
       ...at(machine.covers ?? [], cover, 'cover', `cover of the ${machine.model}`),
       ...at(machine.passages ?? [], passage, 'passage', `passage of the ${machine.model}`),
-      ...at([...machine.steps, ...kit.steps], step, 'step', 'step of this job'),
+      ...at(stepsKnown(dossiers), step, 'step', 'step of this job'),
     ]
   },
   apply(state, written) {

@@ -75,14 +75,15 @@ export function meterCards(machine: Machine, kit: Kit, end: KitEnd, match: Match
 }
 
 /** A card of one of several kits, in the names of the whole job. */
-function joinedCard({ key, kit }: KitMember, card: MeterCard): MeterCard {
+function joinedCard(member: KitMember, card: MeterCard): MeterCard {
+  const { key, kit } = member
   const place = (at: MeterPlace): MeterPlace =>
     'kitEnd' in at ? { kitEnd: joinedId(key, at.kitEnd), kit: kit.id } : at
   return {
     ...card,
     id: joinedId(key, card.id),
     kitEnd: joinedId(key, card.kitEnd),
-    about: joinedPlace({ key, kit }, card.about),
+    about: joinedPlace(member, card.about),
     red: place(card.red),
     black: place(card.black),
   }

@@ -51,7 +51,6 @@ const together: readonly [machine: string, variant: string | undefined, ...kits:
   ['hallam-voss-packhorse-62', undefined, 'thistle-d5', 'wren-selector'],
   ['corvane-tiller-14', undefined, 'thistle-b2', 'wren-pedal'],
   ['hallam-voss-wainwright-56', undefined, 'wren-pedal', 'thistle-v3'],
-  ['tarnbrook-calder-1130', undefined, 'quernby-learner', 'lowlamp-dial'],
 ]
 
 export const togetherFittings: readonly Fitting[] = together.map(([id, variant, ...kits]) => ({

@@ -1,0 +1,17 @@
+export { cutJoined, opened, punctureSealed, vehicleEntries } from './entries.ts'
+export { vehicleForms } from './forms.ts'
+export { stockRules, type StockRule } from './rules.ts'
+export { freshVehicle, purposeOf, sameWound, type Mended, type VehicleState, type Wound } from './state.ts'
+export { stockFindings } from './stockFindings.ts'
+export {
+  beginsWith,
+  vehicleOf,
+  type Beginning,
+  type FittedKitOf,
+  type OpenThing,
+  type VehicleConnection,
+  type VehicleJob,
+  type VehicleNow,
+} from './vehicleOf.ts'
+export { stockWords, type StockFacts } from './words.ts'
+export { mendingWords, woundOf, woundsOf, type WoundMade } from './wounds.ts'

@@ -1,0 +1,259 @@
+import {
+  joinedId,
+  kitKeys,
+  memberOf,
+  type ConnectorId,
+  type DossierPair,
+  type KitEndId,
+  type PassageId,
+  type PlaceId,
+  type Purpose,
+  type TapMethod,
+} from '../dossiers/index.ts'
+import { memberWiring, type Connection, type ConnectionTarget, type WiringState } from '../wiring/index.ts'
+import type { RouteState } from '../routing/index.ts'
+import type { SetupState } from '../setup/index.ts'
+import { purposeOf, sameWound, type VehicleState, type Wound } from './state.ts'
+import { woundsOf } from './wounds.ts'
+
+/** A job on a machine on file, replayed. */
+export interface VehicleJob {
+  id: string
+  title: string
+  openedAt: string
+  /** When its last entry came in; null without one. */
+  changedAt: string | null
+  finished: boolean
+  dossiers: DossierPair
+  state: VehicleState & WiringState & RouteState & SetupState
+}
+
+/** A kit in the machine. */
+export interface FittedKitOf {
+  kit: string
+  name: string
+  /** The job that fitted it. */
+  jobId: string
+  place: PlaceId | null
+  /** Its name in that job; '' where it was the only one. */
+  as: string
+}
+
+export interface VehicleConnection {
+  kit: string
+  kitEnd: KitEndId
+  to: ConnectionTarget
+  method?: TapMethod
+  jobId: string
+}
+
+/** Something that is not as it should stay. */
+export interface OpenThing {
+  what: string
+  since: string
+}
+
+/** What all jobs on a machine together come to. */
+export interface VehicleNow {
+  fitted: FittedKitOf[]
+  connections: VehicleConnection[]
+  punctures: (Wound & { sealed: boolean; inUse: boolean })[]
+  cuts: (Wound & { joined: boolean })[]
+  jobs: { id: string; title: string; purpose: Purpose; finished: boolean; openedAt: string }[]
+  open: OpenThing[]
+  /** Kits that came off, by the job that took them off. */
+  cameOff: { kit: string; name: string; jobId: string; as: string; at: string }[]
+}
+
+/** A kit on its way through the jobs of a machine. */
+interface Instance {
+  kit: string
+  name: string
+  jobId: string
+  as: string
+  place: PlaceId | null
+  connections: Connection[]
+  off: { jobId: string; as: string; at: string } | null
+}
+
+/** What every fitted kit wants once. */
+const lookAfterWords = 'A look after ten hours: ties, taps, ground and codes'
+
+/**
+ * What is in a machine: the replay of all its jobs.
+ * @param jobs in the order they were opened
+ */
+export function vehicleOf(jobs: readonly VehicleJob[]): VehicleNow {
+  const instances = new Map<string, Instance>()
+  const punctures = new Map<string, Wound & { sealed: boolean; inUse: boolean }>()
+  const cuts = new Map<string, Wound & { joined: boolean }>()
+  const open: OpenThing[] = []
+  for (const job of jobs) {
+    const { kit } = job.dossiers
+    for (const { member, connections } of memberWiring(kit, job.state.connections)) {
+      const from = job.state.cameFrom.find(({ key }) => key === member.key)
+      const id = from ? `${from.job}/${from.as}` : `${job.id}/${member.key}`
+      const known = instances.get(id)
+      const mounted = member.key === '' ? job.state.mounted : job.state.mountedOf[member.key]
+      const joined = connections.filter(({ to }) => 'connector' in to || 'stud' in to)
+      if (!known && from === undefined && joined.length === 0) continue
+      instances.set(id, {
+        kit: known?.kit ?? member.id,
+        name: known?.name ?? `${member.kit.maker} ${member.kit.model}`,
+        jobId: known?.jobId ?? from?.job ?? job.id,
+        as: known?.as ?? from?.as ?? member.key,
+        place: mounted?.place ?? known?.place ?? null,
+        connections,
+        off:
+          joined.length === 0 && purposeOf(job.state) === 'stock'
+            ? { jobId: job.id, as: member.key, at: job.changedAt ?? job.openedAt }
+            : null,
+      })
+    }
+    noteWounds(job, punctures, cuts)
+    open.push(...openOf(job))
+  }
+  const fitted = [...instances.values()].filter((item) => item.off === null && hasJoined(item.connections))
+  const connections = fitted.flatMap(({ kit, jobId, connections: made }) =>
+    made.map(({ kitEnd, to, method }): VehicleConnection => ({
+      kit,
+      kitEnd,
+      to,
+      ...(method === undefined ? {} : { method }),
+      jobId,
+    })),
+  )
+  const inUse = (wound: Wound) => connections.some(({ to }) => 'cavity' in to && sameWound(to, wound))
+  const pierced = [...punctures.values()].map((item) => ({ ...item, inUse: inUse(item) }))
+  const lastOf = (jobId: string) => jobs.find(({ id }) => id === jobId)
+  const looked = jobs.filter(({ state, finished }) => finished && purposeOf(state) === 'look')
+  for (const jobId of new Set(fitted.map((item) => item.jobId))) {
+    const job = lastOf(jobId)
+    const since = job?.changedAt
+    if (job?.finished && since && !looked.some(({ openedAt }) => openedAt > since))
+      open.push({ what: lookAfterWords, since })
+  }
+  const since = jobs.at(-1)?.changedAt ?? jobs.at(-1)?.openedAt ?? ''
+  for (const { connector, cavity, sealed, inUse: used } of pierced)
+    if (!sealed && !used)
+      open.push({ what: `Puncture not sealed: ${plugName(jobs, connector)}, cavity ${cavity}`, since })
+  for (const { connector, cavity, joined } of cuts.values())
+    if (!joined && !inUse({ connector, cavity }))
+      open.push({ what: `Cut wire not joined: ${plugName(jobs, connector)}, cavity ${cavity}`, since })
+  return {
+    fitted: fitted.map(({ kit, name, jobId, as, place }) => ({ kit, name, jobId, as, place })),
+    connections,
+    punctures: pierced,
+    cuts: [...cuts.values()],
+    jobs: jobs.map(({ id, title, state, finished, openedAt }) => ({
+      id,
+      title,
+      purpose: purposeOf(state),
+      finished,
+      openedAt,
+    })),
+    open,
+    cameOff: [...instances.values()].flatMap(({ kit, name, off }) =>
+      off && lastOf(off.jobId)?.finished ? [{ kit, name, ...off }] : [],
+    ),
+  }
+}
+
+const hasJoined = (connections: readonly Connection[]) =>
+  connections.some(({ to }) => 'connector' in to || 'stud' in to)
+
+function noteWounds(
+  { dossiers, state }: VehicleJob,
+  punctures: Map<string, Wound & { sealed: boolean; inUse: boolean }>,
+  cuts: Map<string, Wound & { joined: boolean }>,
+): void {
+  const { kit } = dossiers
+  const keyOf = ({ connector, cavity }: Wound) => `${connector} ${cavity}`
+  for (const { kind, connector, cavity } of woundsOf(kit, [...state.began, ...state.connections])) {
+    const key = keyOf({ connector, cavity })
+    if (kind === 'cut') cuts.set(key, cuts.get(key) ?? { connector, cavity, joined: false })
+    else punctures.set(key, { connector, cavity, sealed: punctures.get(key)?.sealed ?? false, inUse: false })
+  }
+  for (const { what, own, about, dealt } of state.found) {
+    if (what !== 'puncture' || !about?.connector || about.cavity === undefined) continue
+    const wound = { connector: about.connector, cavity: about.cavity }
+    if (cuts.has(keyOf(wound))) continue
+    if (own || !dealt || punctures.has(keyOf(wound)))
+      punctures.set(keyOf(wound), { ...wound, sealed: dealt !== undefined, inUse: false })
+  }
+  for (const wound of state.sealed)
+    punctures.set(keyOf(wound), { connector: wound.connector, cavity: wound.cavity, sealed: true, inUse: false })
+  for (const wound of state.joined)
+    cuts.set(keyOf(wound), { connector: wound.connector, cavity: wound.cavity, joined: true })
+}
+
+/** What one job left open. */
+function openOf({ title, openedAt, finished, state, changedAt }: VehicleJob): OpenThing[] {
+  return [
+    ...(finished ? [] : [{ what: `Job not finished: ${title}`, since: openedAt }]),
+    ...state.found.flatMap(({ dealt, own, what, text, at }) =>
+      dealt || own ? [] : [{ what: `From earlier work, ${what}: ${text}`, since: at ?? changedAt ?? openedAt }],
+    ),
+  ]
+}
+
+function plugName(jobs: readonly VehicleJob[], connector: ConnectorId): string {
+  const machine = jobs.at(-1)?.dossiers.machine
+  return machine?.connectors.find(({ id }) => id === connector)?.name ?? connector
+}
+
+/** What a job that is opened now begins with, in its own names. */
+export interface Beginning {
+  cameFrom: { key: string; job: string; as: string }[]
+  connections: Connection[]
+  mounts: { key: string; place: PlaceId }[]
+  routes: { part: KitEndId; passages: PassageId[] }[]
+  settings: { setting: string; value: string }[]
+}
+
+/**
+ * What a job begins with that takes over kits which are in the machine: each as the last job that had it left it.
+ * @param kits that are in the machine (`vehicleOf(jobs).fitted`), in the order in which the new job has them
+ */
+export function beginsWith(jobs: readonly VehicleJob[], kits: readonly FittedKitOf[]): Beginning {
+  const keys = kits.length === 1 ? [''] : kitKeys(kits.map(({ kit }) => kit))
+  const beginning: Beginning = { cameFrom: [], connections: [], mounts: [], routes: [], settings: [] }
+  kits.forEach(({ jobId, as, place }, i) => {
+    const key = keys[i] ?? ''
+    beginning.cameFrom.push({ key, job: jobId, as })
+    const last = lastWith(jobs, jobId, as)
+    if (place !== null) beginning.mounts.push({ key, place })
+    if (!last) return
+    const { job, member } = last
+    const { kit } = job.dossiers
+    const wiring = memberWiring(kit, job.state.connections).find((item) => item.member.key === member)
+    for (const { kitEnd, to, method, fuseA } of wiring?.connections ?? [])
+      beginning.connections.push({
+        kitEnd: joinedId(key, kitEnd),
+        to: 'kitEnd' in to ? { kitEnd: joinedId(key, to.kitEnd) } : to,
+        ...(method === undefined ? {} : { method }),
+        ...(fuseA === undefined ? {} : { fuseA }),
+      })
+    const own = <T>(record: Record<string, T>): [string, T][] =>
+      Object.entries(record).flatMap(([id, value]): [string, T][] => {
+        const of = memberOf(kit, id)
+        return of?.member.key === member ? [[joinedId(key, of.id), value]] : []
+      })
+    for (const [part, { passages }] of own(job.state.routes))
+      // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a key of the routes, by another name of its kit
+      beginning.routes.push({ part: part as KitEndId, passages })
+    for (const [setting, { value }] of own(job.state.settings)) beginning.settings.push({ setting, value })
+  })
+  return beginning
+}
+
+/** The last job that had a kit, and what the kit is called there. */
+function lastWith(jobs: readonly VehicleJob[], jobId: string, as: string): { job: VehicleJob; member: string } | null {
+  let found: { job: VehicleJob; member: string } | null = null
+  for (const job of jobs) {
+    if (job.id === jobId) found = { job, member: as }
+    const came = job.state.cameFrom.find((item) => item.job === jobId && item.as === as)
+    if (came) found = { job, member: came.key }
+  }
+  return found
+}
