@@ -36,6 +36,7 @@ import {
 import { faultOf, loggerOptions } from './platform/log.ts'
 import { problemCodesTable } from './platform/problemCodes.ts'
 import { routingPlugin } from './routing/index.ts'
+import { vehicleService, vehiclesPlugin, type VehicleService } from './vehicles/index.ts'
 import { wiringPlugin, wiringService } from './wiring/index.ts'
 import { pageLinks, scriptsWithin } from './platform/pageLinks.ts'
 import { yardService } from './yard/index.ts'
@@ -43,6 +44,7 @@ import { yardService } from './yard/index.ts'
 export interface App {
   server: HttpApp
   jobs: JobService
+  vehicles: VehicleService
   backup: BackupService
   /** Every route with who may ask for it. */
   routes: RouteAccess[]
@@ -150,7 +152,8 @@ export async function buildApp(deps: AppDeps): Promise<App> {
   const seeded = await dossiers.seedShipped()
   const jobs = jobService(deps, dossiers, live)
   const wiring = wiringService(deps, dossiers, jobs)
-  const backup = backupService({ deps, jobs, dossiers, pairing, wiring, yard })
+  const vehicles = vehicleService(deps, dossiers, jobs)
+  const backup = backupService({ deps, jobs, dossiers, pairing, wiring, yard, vehicles })
   await backup.tidy()
   const housekeeping = startHousekeeping(
     backup,
@@ -186,7 +189,8 @@ export async function buildApp(deps: AppDeps): Promise<App> {
   await server.register(dossiersPlugin(dossiers))
   await server.register(libraryPlugin(deps, dossiers))
   await server.register(instrumentsPlugin(jobs, live))
-  await server.register(jobsPlugin(deps, dossiers, jobs, yard, live))
+  await server.register(jobsPlugin(deps, dossiers, jobs, yard, live, vehicles))
+  await server.register(vehiclesPlugin(vehicles))
   await server.register(fuelTrimPlugin(deps))
   await server.register(handoverPlugin(deps, jobs))
   await server.register(accessPlugin(deps, dossiers, jobs))
@@ -253,7 +257,7 @@ export async function buildApp(deps: AppDeps): Promise<App> {
       .send([{ code: 'not-found', path: '', message: `There is nothing at ${path.slice(0, 200)}.` }])
   })
   await server.ready()
-  return { server, jobs, backup, routes, seeded }
+  return { server, jobs, vehicles, backup, routes, seeded }
 }
 
 /** What a page of ours may load. */

@@ -14,7 +14,7 @@ export interface TestApp extends App {
   close: () => Promise<void>
   /** Sends JSON and reads JSON, from this machine. */
   ask: (
-    method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+    method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
     url: string,
     body?: unknown,
   ) => Promise<{ status: number; body: unknown }>

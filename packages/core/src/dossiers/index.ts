@@ -18,12 +18,14 @@ export {
 } from './howKnown.ts'
 export {
   isJoined,
+  isPresent,
   joinedId,
   joinKits,
   kitKeys,
   memberOf,
   membersOf,
   ownKit,
+  ownMembers,
   type JoinedKit,
   type KitMember,
 } from './joinKits.ts'

@@ -10,6 +10,8 @@ export interface KitMember {
   id: KitId
   /** Its document; the second of a kind has its key for an id, to be told from the first. */
   kit: Kit
+  /** It was in the machine before: reckoned with, and not worked at. */
+  present?: boolean
 }
 
 /** Several kits as one: every end, socket, part, setting and step by `key:id`. Never stored; made of what is. */
@@ -25,25 +27,40 @@ export function kitKeys(ids: readonly string[]): string[] {
   })
 }
 
-const made = new WeakMap<Kit, { of: readonly Kit[]; joined: JoinedKit }[]>()
+const made = new WeakMap<Kit, { of: readonly Kit[]; present: number; joined: JoinedKit }[]>()
 
 /**
  * Several kits as one kit, whose things are named `key:id`, so that all that is asked of a kit's ends, parts, settings and steps is asked of all
  * together. Alone a kit stays what it is. What is the module's own (its place, its trunk, its supply) is asked of each member.
- * @param kits in the order of the job: where pairs of two stand on one plug, the first is nearest to the factory plug
- * @throws where there is none
+ * @param own kits of the job, in its order: where pairs of two stand on one plug, the first is nearest to the factory plug
+ * @param present kits that are in the machine already, nearer still; their parts and steps are no work of this job
+ * @throws where there is none of its own
  */
-export function joinKits(kits: readonly Kit[]): Kit {
-  const [first] = kits
+export function joinKits(own: readonly Kit[], present: readonly Kit[] = []): Kit {
+  const [first] = own
   if (!first) throw new Error('dossiers: a job has at least one kit')
-  if (kits.length === 1) return first
+  if (own.length === 1 && present.length === 0) return first
+  const kits = [...present, ...own]
   const known = made.get(first) ?? []
   made.set(first, known)
-  const same = known.find(({ of }) => of.length === kits.length && of.every((kit, i) => kit === kits[i]))
+  const same = known.find(
+    ({ of, present: before }) =>
+      before === present.length && of.length === kits.length && of.every((kit, i) => kit === kits[i]),
+  )
   if (same) return same.joined
-  const joined = joinedOf(kits)
-  known.push({ of: kits, joined })
+  const joined = joinedOf(kits, present.length)
+  known.push({ of: kits, present: present.length, joined })
   return joined
+}
+
+/** The kits of a joined one that its job works at; the others were there before. */
+export function ownMembers(kit: Kit): KitMember[] {
+  return membersOf(kit).filter(({ present }) => !present)
+}
+
+/** Whether a thing is of a kit that was in the machine before. */
+export function isPresent(kit: Kit, id: string): boolean {
+  return isJoined(kit) && memberOf(kit, id)?.member.present === true
 }
 
 /** The kits a kit is made of; one alone has no key. */
@@ -81,13 +98,15 @@ export function ownKit(kit: Kit, id: string): Kit {
   return memberOf(kit, id)?.member.kit ?? kit
 }
 
-function joinedOf(kits: readonly Kit[]): JoinedKit {
+function joinedOf(kits: readonly Kit[], before: number): JoinedKit {
   const keys = kitKeys(kits.map(({ id }) => id))
   // The second of a kind is told from the first wherever kits are told apart.
   const members = kits.map((kit, i): KitMember => {
     const key = keys[i] ?? kit.id
     // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- an id by which the two are told apart
-    return { key, id: kit.id, kit: key === kit.id ? kit : { ...kit, id: key as KitId } }
+    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- an id by which the two are told apart
+    const own = key === kit.id ? kit : { ...kit, id: key as KitId }
+    return { key, id: kit.id, kit: own, ...(i < before ? { present: true } : {}) }
   })
   const names = members.map(({ kit }) => kit.model)
   const label = (member: KitMember) => {
@@ -108,7 +127,8 @@ function joinedOf(kits: readonly Kit[]): JoinedKit {
   const all = <T>(of: (member: KitMember) => readonly T[]): T[] => members.flatMap((member) => of(member))
   const each = <T>(of: (kit: Kit) => readonly T[] | undefined): T[] => all(({ kit }) => of(kit) ?? [])
   const levels = kits.find((kit) => kit.levels?.length)?.levels
-  const trim = kits.find((kit) => kit.trim)?.trim
+  const worked = members.filter(({ present }) => !present)
+  const trim = [...worked, ...members].find(({ kit }) => kit.trim)?.kit.trim
   const sum = (figures: readonly number[]) => Math.round(figures.reduce((a, b) => a + b, 0) * 1000) / 1000
   // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a name of its own, made of theirs
   const id = keys.join('+') as KitId
@@ -116,14 +136,14 @@ function joinedOf(kits: readonly Kit[]): JoinedKit {
     kind: 'kit',
     id,
     version: 1,
-    maker: [...new Set(kits.map(({ maker }) => maker))].join(', '),
-    model: members.map(label).join(' + '),
+    maker: [...new Set(worked.map(({ kit }) => kit.maker))].join(', '),
+    model: worked.map(label).join(' + '),
     system: [...new Set(kits.map(({ system }) => system))].join(', '),
     source: kits.map(({ source }) => source).join(' · '),
     // Each is judged for itself.
     fits: [],
     module: {
-      name: members.map(({ kit }) => kit.module.name).join(' and '),
+      name: worked.map(({ kit }) => kit.module.name).join(' and '),
       supplyA: sum(kits.map(({ module }) => module.supplyA)),
       idleMa: sum(kits.map(({ module }) => module.idleMa)),
       ...(kits.every(({ module }) => module.sleeps) ? { sleeps: true } : {}),
@@ -148,7 +168,7 @@ function joinedOf(kits: readonly Kit[]): JoinedKit {
       ({ method }, i, taps) => taps.findIndex((other) => other.method === method) === i,
     ),
     parts: all((member) =>
-      member.kit.parts.map((part): KitPart => ({
+      (member.present ? [] : member.kit.parts).map((part): KitPart => ({
         ...part,
         id: joinedId<PartId>(member.key, part.id),
         name: partName(part.name, member),
@@ -165,9 +185,9 @@ function joinedOf(kits: readonly Kit[]): JoinedKit {
     lamps: all(({ key, kit }) => (kit.lamps ?? []).map((lamp) => ({ ...lamp, id: joinedId(key, lamp.id) }))),
     ...(levels ? { levels } : {}),
     figures: each((kit) => kit.figures),
-    steps: joinedSteps(members, label),
+    steps: joinedSteps(worked, label),
     cautions: [...new Set(each((kit) => kit.cautions))],
-    returnToStock: [...new Set(each((kit) => kit.returnToStock))],
+    returnToStock: [...new Set(worked.flatMap(({ kit }) => kit.returnToStock))],
     members,
   }
 }

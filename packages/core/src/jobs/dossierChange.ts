@@ -10,6 +10,8 @@ export interface JobRefs {
   kit: DossierRef
   /** Kits beyond the first, in order. */
   more?: DossierRef[]
+  /** Kits that were in the machine before. */
+  present?: DossierRef[]
 }
 
 /** All kits of a job, in order. */
@@ -19,9 +21,11 @@ export function kitRefs({ kit, more = [] }: JobRefs): DossierRef[] {
 
 /** Kits by what each is called in the job. */
 export function keyedKits(refs: JobRefs): { key: string; ref: DossierRef }[] {
-  const all = kitRefs(refs)
+  const { present = [] } = refs
+  const all = [...present, ...kitRefs(refs)]
+  if (all.length === 1) return all.map((ref) => ({ key: ref.id, ref }))
   const keys = kitKeys(all.map(({ id }) => id))
-  return all.map((ref, i) => ({ key: keys[i] ?? ref.id, ref }))
+  return all.map((ref, i) => ({ key: keys[i] ?? ref.id, ref })).slice(present.length)
 }
 
 const moving = new Set<string>(['dossier-changed', 'kit-added', 'kit-dropped'])
@@ -61,8 +65,8 @@ function movedBy(refs: JobRefs, entry: NewEntry): JobRefs | null {
   }
 }
 
-function withKits({ machine }: JobRefs, [kit, ...more]: readonly DossierRef[]): JobRefs | null {
-  return kit ? { machine, kit, ...(more.length > 0 ? { more } : {}) } : null
+function withKits({ machine, present }: JobRefs, [kit, ...more]: readonly DossierRef[]): JobRefs | null {
+  return kit ? { machine, kit, ...(more.length > 0 ? { more } : {}), ...(present ? { present } : {}) } : null
 }
 
 /** Every version a journal ever names, those it was opened with first. */
@@ -70,6 +74,7 @@ export function refsNamed(opened: JobRefs, entries: readonly NewEntry[]): Dossie
   return [
     opened.machine,
     ...kitRefs(opened),
+    ...(opened.present ?? []),
     ...entries.flatMap((entry) =>
       entry.kind === 'dossier-changed' ? [entry.to] : entry.kind === 'kit-added' ? [entry.kit] : [],
     ),

@@ -31,7 +31,8 @@ export interface JobFile {
     createdAt: string
     machine: DossierRef
     kit: DossierRef
-    kits?: DossierRef[]
+    /** Where there are several; the first is `kit`. */
+    kits?: (DossierRef & { present?: boolean })[]
   }
   provenance: Provenance[]
   dossiers: { hash: string; document: Dossier }[]
@@ -71,7 +72,10 @@ export const jobFileSchema = z.strictObject({
     machine: ref,
     kit: ref,
     /* all of them, where there are several; `kit` is the first */
-    kits: z.array(ref).max(12).optional(),
+    kits: z
+      .array(ref.extend({ present: z.boolean().optional() }))
+      .max(12)
+      .optional(),
   }),
   provenance: z.array(z.strictObject({ job: z.string().max(100), importedAt: instant })),
   dossiers: z.array(z.strictObject({ hash: hashField, document: z.record(z.string(), z.unknown()) })),

@@ -1,4 +1,4 @@
-import type { DossierPair, Station } from '../dossiers/index.ts'
+import { isJoined, ownMembers, type DossierPair, type Station } from '../dossiers/index.ts'
 import { createJournal, type AppendOptions, type AppendPlan, type EntryDefinition } from '../journal/index.ts'
 import { capabilities } from './capabilities.ts'
 import type { Capability } from './capability.ts'
@@ -32,9 +32,10 @@ export function journalOf(list: readonly Capability[]) {
       batch: readonly NewEntry[],
       options?: AppendOptions<JobDossiers, NewEntry>,
     ): AppendPlan<NewEntry> => {
-      const moved = [...entries, ...batch].some(({ kind }) => kind === 'kit-added' || kind === 'kit-dropped')
-      if (!moved) return journal.planAppend(dossiers, entries, batch, options)
-      return journal.planAppend(dossiers, inTheirNames(dossiers, entries), inTheirNames(dossiers, batch), options)
+      if (!mayBeNamedOtherwise(dossiers, [...entries, ...batch]))
+        return journal.planAppend(dossiers, entries, batch, options)
+      const named = (list: readonly NewEntry[]) => list.map((entry) => namedForKits(dossiers.kit, entry))
+      return journal.planAppend(dossiers, named(entries), named(batch), options)
     },
     undoBatch: (dossiers: JobDossiers, entries: readonly NewEntry[], target: string) =>
       journal.undoBatch(dossiers, inTheirNames(dossiers, entries), target),
@@ -43,9 +44,7 @@ export function journalOf(list: readonly Capability[]) {
 
 /** Entries by the names the job has for its kits' things; as they are where no kit came or went. */
 function inTheirNames(dossiers: JobDossiers, entries: readonly NewEntry[]): readonly NewEntry[] {
-  return entries.some(({ kind }) => kind === 'kit-added' || kind === 'kit-dropped')
-    ? entries.map((entry) => namedForKits(dossiers.kit, entry))
-    : entries
+  return mayBeNamedOtherwise(dossiers, entries) ? entries.map((entry) => namedForKits(dossiers.kit, entry)) : entries
 }
 
 /** A job of which nothing is written down. */
@@ -65,3 +64,9 @@ function impliedByOlder(state: JobState, entry: NewEntry | JournalEntry, live: b
 
 export const jobJournal = journalOf(capabilities)
 export const { replay, planAppend, checkReferences, dependentsOf, undoBatch } = jobJournal
+
+/** Where a kit came or went, and where the only kit of a job stands beside others that were there: it may be called by its plain names. */
+function mayBeNamedOtherwise({ kit }: JobDossiers, entries: readonly NewEntry[]): boolean {
+  if (isJoined(kit) && ownMembers(kit).length === 1) return true
+  return entries.some(({ kind }) => kind === 'kit-added' || kind === 'kit-dropped')
+}

@@ -1,4 +1,4 @@
-import { isJoined, joinedId, memberOf, membersOf, type Kit } from '../dossiers/index.ts'
+import { isJoined, joinedId, memberOf, ownMembers, type Kit } from '../dossiers/index.ts'
 import type { NewEntry } from './model.ts'
 
 /** Things of a kit by what an entry calls them. */
@@ -28,7 +28,7 @@ const fields = new Set(['kitEnd', 'step', 'part', 'setting', 'card'])
  */
 export function namedForKits<Entry extends NewEntry>(kit: Kit, entry: Entry): Entry {
   const rename = renamer(kit)
-  const [first] = membersOf(kit)
+  const [first] = ownMembers(kit)
   const moduleOf =
     isJoined(kit) &&
     (entry.kind === 'mounted' || entry.kind === 'mount-place-chosen') &&
@@ -56,7 +56,7 @@ export function namedForKits<Entry extends NewEntry>(kit: Kit, entry: Entry): En
 }
 
 function renamer(kit: Kit): (id: string) => string {
-  const [first] = membersOf(kit)
+  const [first] = ownMembers(kit)
   if (!first) return (id) => id
   if (isJoined(kit)) {
     const names = namesOf(first.kit)

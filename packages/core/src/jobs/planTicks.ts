@@ -1,5 +1,5 @@
 import type { JobDossiers, JobState } from './state.ts'
-import { machineIndex, type KitEnd, type TapMethod } from '../dossiers/index.ts'
+import { isPresent, machineIndex, type KitEnd, type TapMethod } from '../dossiers/index.ts'
 import { mendingWords, purposeOf, sameWound, woundOf } from '../vehicles/index.ts'
 import type { Spoken } from '../shared/index.ts'
 import { sayTick, type tickWords } from './words.ts'
@@ -27,7 +27,7 @@ export interface Tick extends Spoken<keyof typeof tickWords> {
  * tug, a closure one. What is connected wrongly is taken off first; another place that does no harm may stay.
  */
 export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, match: Match | undefined): Tick[] {
-  if (purposeOf(state) === 'stock') return stockTicks(dossiers, state, end)
+  if (purposeOf(state) === 'stock' && !isPresent(dossiers.kit, end.id)) return stockTicks(dossiers, state, end)
   const { machine, kit } = dossiers
   const made = state.connections.filter((connection) => connection.kitEnd === end.id)
   const planned = match?.target ?? { closed: 'cap' as const }

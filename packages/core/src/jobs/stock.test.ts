@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { isJoined, joinKits, memberOf, stations, stationsOf, type Purpose } from '../dossiers/index.ts'
+import { isJoined, joinKits, memberOf, stations, type Purpose } from '../dossiers/index.ts'
 import { beginsWith, vehicleOf, type VehicleJob } from '../vehicles/index.ts'
 import { seededRandom } from '../shared/index.ts'
 import { fittings, shippedKit, shippedMachine, togetherFittings } from '../wiring/shippedCase.ts'
@@ -8,10 +8,9 @@ import { builtConnections } from './jobMeter.ts'
 import { jobFindings } from './jobFindings.ts'
 import { planAppend, replay } from './jobJournal.ts'
 import type { EntryBody, NewEntry } from './model.ts'
-import { smoothWork } from './smoothWork.ts'
 import type { JobDossiers } from './state.ts'
 import { isStationDone, stationProgress } from './stationProgress.ts'
-import { wholeJob } from './wholeJobCase.ts'
+import { wholeJob, wholeJobOf } from './wholeJobCase.ts'
 
 const day = 24 * 3_600_000
 
@@ -30,20 +29,8 @@ function onFile(id: string, dossiers: JobDossiers, entries: readonly NewEntry[],
 function takenOver(dossiers: JobDossiers, before: readonly VehicleJob[], purpose: Purpose): NewEntry[] {
   const { fitted } = vehicleOf(before)
   const begun: EntryBody = { kind: 'opened', purpose, ...(beginsWith(before, fitted) as object) } as EntryBody
-  const entries: NewEntry[] = []
-  const write = (body: EntryBody) =>
-    entries.push({
-      id: `s${entries.length}`,
-      by: 'Ilse',
-      at: new Date(Date.UTC(2026, 8, 1) + entries.length * 7_200_000).toISOString(),
-      ...body,
-    })
-  write(begun)
-  for (const station of stationsOf(purpose)) {
-    for (const body of smoothWork(dossiers, station, entries, () => 'Looked at, as it should be.')) write(body)
-    write({ kind: 'station-done', station })
-  }
-  return entries
+  const first: NewEntry = { id: 'begun', by: 'Ilse', at: '2026-05-31T07:00:00.000Z', ...begun }
+  return [first, ...wholeJobOf(dossiers, [first])]
 }
 
 /** The kits of a fitting again, as those that come off: what was dropped or never joined is not among them. */

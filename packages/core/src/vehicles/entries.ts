@@ -27,6 +27,7 @@ export const opened = entry({
     if (state.decided.purpose !== undefined) return 'What the job began with is written down already.'
     state.decided.purpose = written.purpose
     state.cameFrom = written.cameFrom
+    state.fromShelf = written.fromShelf ?? []
     state.began = written.connections
     for (const { kitEnd, to, method, fuseA } of written.connections) {
       state.connections.push({

@@ -24,6 +24,11 @@ export const vehicleForms = {
       .max(400),
     mounts: z.array(z.strictObject({ key, place: refOf.place })).max(12),
     routes: z.array(z.strictObject({ part: refOf.loomPart, passages: z.array(refOf.passage).max(80) })).max(400),
+    /* kits of this job that came off another machine, by the jobs that took them off */
+    fromShelf: z
+      .array(z.strictObject({ job: z.string().min(1).max(64), as: key }))
+      .max(12)
+      .optional(),
     settings: z.array(z.strictObject({ setting: refOf.setting, value: z.string().max(4000) })).max(200),
   },
   'puncture-sealed': { ...wound, how: textField },

@@ -24,6 +24,8 @@ export interface CameFrom {
 export interface VehicleState {
   /** Kits that were in the machine before this job. */
   cameFrom: CameFrom[]
+  /** Kits of this job that came off another machine. */
+  fromShelf: { job: string; as: string }[]
   /** What was joined when the job was opened. */
   began: Connection[]
   /** Punctures that are sealed, and cut wires that are whole again. */
@@ -33,7 +35,7 @@ export interface VehicleState {
 }
 
 export function freshVehicle(): VehicleState {
-  return { cameFrom: [], began: [], sealed: [], joined: [], decided: {} }
+  return { cameFrom: [], fromShelf: [], began: [], sealed: [], joined: [], decided: {} }
 }
 
 export const purposeOf = (state: { decided: { purpose?: Purpose } }): Purpose => state.decided.purpose ?? 'fit'

@@ -1,4 +1,4 @@
-import { endName, inSentence, machineIndex, type DossierPair } from '../dossiers/index.ts'
+import { endName, inSentence, isPresent, machineIndex, type DossierPair } from '../dossiers/index.ts'
 import { collectFindings } from '../findings/index.ts'
 import { targetWords, type Finding, type FindingPlace, type WiringState } from '../wiring/index.ts'
 import { stockRules, type StockRule } from './rules.ts'
@@ -14,11 +14,16 @@ export function stockFindings(
   const { findings, say } = collectFindings<StockFacts, FindingPlace>(stockRules, stockWords)
   if (purposeOf(state) !== 'stock') return findings
   const { machine, kit } = dossiers
+  const goes = (kitEnd: string) => !isPresent(kit, kitEnd)
   for (const { kitEnd, to } of state.connections)
-    if ('connector' in to || 'stud' in to)
+    if (!goes(kitEnd)) continue
+    else if ('connector' in to || 'stud' in to)
       say('stock-joined', { kitEnd }, { end: endName(dossiers, kitEnd), at: inSentence(targetWords(machine, to, kit)) })
   const { connectors } = machineIndex(machine)
-  for (const wound of woundsOf(kit, [...state.began, ...state.connections])) {
+  for (const wound of woundsOf(
+    kit,
+    [...state.began, ...state.connections].filter(({ kitEnd }) => goes(kitEnd)),
+  )) {
     if (state.connections.some(({ to }) => 'cavity' in to && sameWound(to, wound))) continue
     const list = wound.kind === 'cut' ? state.joined : state.sealed
     if (list.some((item) => sameWound(item, wound))) continue

@@ -8,8 +8,10 @@ import {
   type PassageId,
   type PlaceId,
   type Purpose,
+  type SettingId,
   type TapMethod,
 } from '../dossiers/index.ts'
+import { asId } from '../shared/index.ts'
 import { memberWiring, type Connection, type ConnectionTarget, type WiringState } from '../wiring/index.ts'
 import type { RouteState } from '../routing/index.ts'
 import type { SetupState } from '../setup/index.ts'
@@ -105,7 +107,7 @@ export function vehicleOf(jobs: readonly VehicleJob[]): VehicleNow {
         place: mounted?.place ?? known?.place ?? null,
         connections,
         off:
-          joined.length === 0 && purposeOf(job.state) === 'stock'
+          joined.length === 0 && !member.present && purposeOf(job.state) === 'stock'
             ? { jobId: job.id, as: member.key, at: job.changedAt ?? job.openedAt }
             : null,
       })
@@ -126,12 +128,11 @@ export function vehicleOf(jobs: readonly VehicleJob[]): VehicleNow {
   const inUse = (wound: Wound) => connections.some(({ to }) => 'cavity' in to && sameWound(to, wound))
   const pierced = [...punctures.values()].map((item) => ({ ...item, inUse: inUse(item) }))
   const lastOf = (jobId: string) => jobs.find(({ id }) => id === jobId)
-  const looked = jobs.filter(({ state, finished }) => finished && purposeOf(state) === 'look')
   for (const jobId of new Set(fitted.map((item) => item.jobId))) {
-    const job = lastOf(jobId)
-    const since = job?.changedAt
-    if (job?.finished && since && !looked.some(({ openedAt }) => openedAt > since))
-      open.push({ what: lookAfterWords, since })
+    const at = jobs.findIndex(({ id }) => id === jobId)
+    const since = jobs[at]?.changedAt
+    const looked = jobs.slice(at + 1).some(({ state, finished }) => finished && purposeOf(state) === 'look')
+    if (jobs[at]?.finished && since && !looked) open.push({ what: lookAfterWords, since })
   }
   const since = jobs.at(-1)?.changedAt ?? jobs.at(-1)?.openedAt ?? ''
   for (const { connector, cavity, sealed, inUse: used } of pierced)
@@ -208,15 +209,20 @@ export interface Beginning {
   connections: Connection[]
   mounts: { key: string; place: PlaceId }[]
   routes: { part: KitEndId; passages: PassageId[] }[]
-  settings: { setting: string; value: string }[]
+  settings: { setting: SettingId; value: string }[]
 }
 
 /**
  * What a job begins with that takes over kits which are in the machine: each as the last job that had it left it.
  * @param kits that are in the machine (`vehicleOf(jobs).fitted`), in the order in which the new job has them
+ * @param alone the new job has no other kit
  */
-export function beginsWith(jobs: readonly VehicleJob[], kits: readonly FittedKitOf[]): Beginning {
-  const keys = kits.length === 1 ? [''] : kitKeys(kits.map(({ kit }) => kit))
+export function beginsWith(
+  jobs: readonly VehicleJob[],
+  kits: readonly FittedKitOf[],
+  alone = kits.length === 1,
+): Beginning {
+  const keys = alone ? [''] : kitKeys(kits.map(({ kit }) => kit))
   const beginning: Beginning = { cameFrom: [], connections: [], mounts: [], routes: [], settings: [] }
   kits.forEach(({ jobId, as, place }, i) => {
     const key = keys[i] ?? ''
@@ -240,9 +246,9 @@ export function beginsWith(jobs: readonly VehicleJob[], kits: readonly FittedKit
         return of?.member.key === member ? [[joinedId(key, of.id), value]] : []
       })
     for (const [part, { passages }] of own(job.state.routes))
-      // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a key of the routes, by another name of its kit
-      beginning.routes.push({ part: part as KitEndId, passages })
-    for (const [setting, { value }] of own(job.state.settings)) beginning.settings.push({ setting, value })
+      beginning.routes.push({ part: asId<KitEndId>(part), passages })
+    for (const [setting, { value }] of own(job.state.settings))
+      beginning.settings.push({ setting: asId<SettingId>(setting), value })
   })
   return beginning
 }

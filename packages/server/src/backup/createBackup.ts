@@ -9,7 +9,15 @@ import type { BackupParts } from './parts.ts'
  * read first, then each journal up to its head; what is written meanwhile is in the next backup. Files come after the heads, so
  * that no entry names one that is not in.
  */
-export async function createBackup({ deps, jobs, dossiers, pairing, wiring, yard }: BackupParts): Promise<Readable> {
+export async function createBackup({
+  deps,
+  jobs,
+  dossiers,
+  pairing,
+  wiring,
+  yard,
+  vehicles,
+}: BackupParts): Promise<Readable> {
   const { repository } = jobs.stored
   const rows = await repository.all()
   const heads = await repository.heads()
@@ -49,6 +57,7 @@ export async function createBackup({ deps, jobs, dossiers, pairing, wiring, yard
   json('drafts.json', dossiers.stored.drafts)
   json('errata.json', wiring.stored.all)
   json('devices.json', pairing.stored)
+  json('vehicles.json', vehicles.stored.all)
   for (const row of rows) {
     const folder = `jobs/job-${encodeURIComponent(row.id)}`
     json(`${folder}/job.json`, async () => row)

@@ -24,6 +24,7 @@ export const jobRowSchema = z.object({
   machineHash: hashText,
   machineVariant: z.string().brand<'variant'>().nullable(),
   kitHash: hashText,
+  moreKits: z.array(z.object({ hash: hashText, present: z.boolean().optional() })).default([]),
   createdAt: z.string().max(40),
   provenance: z.array(z.object({ job: z.string(), importedAt: z.string() })),
   archivedAt: z.string().nullable(),
@@ -75,4 +76,36 @@ export const deviceRowSchema = z.object({
   expiresAt: instant,
   seenAt: instant,
   revokedAt: instant.nullable(),
+})
+
+const ownerSchema = z.object({ name: cleanText(200), contact: cleanText(200).optional() })
+const plateSchema = cleanText(100)
+/** What was written down of machines on file. */
+export const vehicleRowSchema = z.object({
+  vehicle: cleanText(100),
+  seq: z.int().min(1).max(largestInteger),
+  receivedAt: z.string().max(40),
+  body: z.discriminatedUnion('kind', [
+    z.object({
+      kind: z.literal('registered'),
+      machine: z.object({
+        id: refOf.machine,
+        version: z.int().positive(),
+        hash: hashText,
+        variant: z.string().brand<'variant'>().optional(),
+      }),
+      plate: plateSchema.nullable(),
+      frame: plateSchema.nullable(),
+      owner: ownerSchema.nullable(),
+    }),
+    z.object({
+      kind: z.literal('changed'),
+      plate: plateSchema.nullable().optional(),
+      frame: plateSchema.nullable().optional(),
+      owner: ownerSchema.nullable().optional(),
+    }),
+    z.object({ kind: z.literal('took-job'), job: cleanText(100) }),
+    z.object({ kind: z.literal('gave-job'), job: cleanText(100) }),
+    z.object({ kind: z.literal('merged'), into: cleanText(100) }),
+  ]),
 })

@@ -13,6 +13,7 @@ import {
   manifestPath,
   manifestSchema,
   storedEntrySchema,
+  vehicleRowSchema,
 } from './format.ts'
 import { readZip, sha256Of, type OpenZip } from './readZip.ts'
 import type { BackupParts } from './parts.ts'
@@ -45,7 +46,7 @@ export async function restoreBackup(parts: BackupParts, file: string): Promise<R
       if (contentHash(document) !== hash) throw damaged(`dossiers/${hash}.json`)
     const brought = new Set(dossiers.map((row) => row.hash))
     for (const { row } of jobs)
-      for (const hash of [row.machineHash, row.kitHash])
+      for (const hash of [row.machineHash, row.kitHash, ...row.moreKits.map((kit) => kit.hash)])
         if (!brought.has(hash) && !(await parts.dossiers.stored.row(hash)))
           throw refusal(
             'unprocessable',
@@ -55,6 +56,10 @@ export async function restoreBackup(parts: BackupParts, file: string): Promise<R
     const drafts = await read(zip, 'drafts.json', z.array(draftRowSchema))
     const errata = await read(zip, 'errata.json', z.array(erratumSchema))
     const devices = await read(zip, 'devices.json', z.array(deviceRowSchema))
+    // Older backups have none: their jobs are gathered into machines anew.
+    const vehicles = zip.paths.includes('vehicles.json')
+      ? await read(zip, 'vehicles.json', z.array(vehicleRowSchema))
+      : []
 
     for (const row of dossiers) await parts.dossiers.stored.keep(row)
     const files = await keepFiles(parts, zip)
@@ -69,6 +74,7 @@ export async function restoreBackup(parts: BackupParts, file: string): Promise<R
       result[kind]++
       result.entries += fresh
     }
+    await parts.vehicles.stored.restore(vehicles)
     await parts.yard.noteRestored()
     return result
   } finally {

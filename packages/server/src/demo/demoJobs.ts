@@ -33,7 +33,7 @@ export async function seedDemo(deps: AppDeps, service: JobService): Promise<void
 async function seedJob(deps: AppDeps, service: JobService, demo: DemoJob): Promise<void> {
   const job = await service.open({
     machine: { id: demo.machine ?? 'pellick-gorse-430', ...(demo.variant ? { variant: demo.variant } : {}) },
-    kit: { id: demo.kit ?? 'quernby-p1' },
+    kits: [demo.kit ?? 'quernby-p1'].flat().map((id) => ({ id })),
     title: demo.title,
     id: demo.id,
     createdAt: demo.opened,

@@ -24,15 +24,19 @@ export async function exportJob(
   const row = await repository.byId(id)
   if (!row) throw notFound('job', id)
   const head = await repository.headOf(id)
-  const hashes = new Set([row.machineHash, row.kitHash])
+  const hashes = new Set([row.machineHash, row.kitHash, ...row.moreKits.map(({ hash }) => hash)])
   const logs = new Set<string>()
   const photos = new Set<string>()
   for await (const entries of repository.storedJournal(id, head))
     for (const { body } of entries) {
-      const { kind, log, photo, to } = { kind: '', log: '', photo: '', to: { hash: '' }, ...Object(body) }
+      const { kind, log, photo, to, kit } = {
+        ...{ kind: '', log: '', photo: '', to: { hash: '' }, kit: { hash: '' } },
+        ...Object(body),
+      }
       if (kind === 'log-imported') logs.add(String(log))
       if (kind === 'photo') photos.add(String(photo))
       if (kind === 'dossier-changed') hashes.add(String(to.hash))
+      if (kind === 'kit-added') hashes.add(String(kit.hash))
     }
   const refOf = async (hash: string) => {
     const known = await dossiers.stored.row(hash)
@@ -48,6 +52,16 @@ export async function exportJob(
       ...(row.machineVariant === null ? {} : { variant: row.machineVariant }),
     },
     kit: await refOf(row.kitHash),
+    ...(row.moreKits.length > 0
+      ? {
+          kits: await Promise.all(
+            [{ hash: row.kitHash }, ...row.moreKits].map(async ({ hash, ...more }) => ({
+              ...(await refOf(hash)),
+              ...more,
+            })),
+          ),
+        }
+      : {}),
   }
 
   async function* text(): AsyncGenerator<string> {

@@ -109,13 +109,22 @@ async function* bytesOfBase64(text: AsyncIterable<string>): AsyncGenerator<Uint8
   if (rest !== '') yield Buffer.from(rest, 'base64')
 }
 
+/** Kinds of entries after which others may name what only another document has. */
+const movesKits = new Set<string>(['dossier-changed', 'kit-added', 'kit-dropped'])
+
 /** The file's own consistency: what entries name is there, and the bytes are the ones announced. */
 async function validateImport(file: JobFile, staged: Staged): Promise<void> {
   const documentOf = (hash: string) => file.dossiers.find((dossier) => dossier.hash === hash)?.document
-  const [machine, kit] = [documentOf(file.job.machine.hash), documentOf(file.job.kit.hash)]
-  if (!machine || !kit) throw refusal('unprocessable', 'dossier-missing', 'The file does not hold its dossiers.', 'job')
-  const pair = pairOf(machine, kit, file.job.machine.variant)
-  const moved = file.journal.some((entry) => entry.kind === 'dossier-changed')
+  const machine = documentOf(file.job.machine.hash)
+  const listed: NonNullable<JobFile['job']['kits']> = file.job.kits ?? [file.job.kit]
+  const kits = (present: boolean) =>
+    listed.flatMap((kit) => ((kit.present ?? false) === present ? [documentOf(kit.hash)] : []))
+  const [own, before] = [kits(false), kits(true)]
+  const known = (list: typeof own) => list.flatMap((document) => (document ? [document] : []))
+  if (!machine || own.includes(undefined) || before.includes(undefined) || own.length === 0)
+    throw refusal('unprocessable', 'dossier-missing', 'The file does not hold its dossiers.', 'job')
+  const pair = pairOf(machine, known(own), file.job.machine.variant, known(before))
+  const moved = file.journal.some(({ kind }) => movesKits.has(kind)) || before.length > 0
   const ids = new Set<string>()
   const problems: Problem[] = []
   const say = (code: string, path: string, message: string) => problems.push({ code, path, message })
@@ -189,6 +198,7 @@ async function keep(
     machineHash: file.job.machine.hash,
     machineVariant: file.job.machine.variant ?? null,
     kitHash: file.job.kit.hash,
+    moreKits: (file.job.kits ?? []).slice(1).map(({ hash, present }) => ({ hash, ...(present ? { present } : {}) })),
     createdAt: file.job.createdAt,
     provenance: [...file.provenance, { job: file.job.id, importedAt: deps.now() }],
     archivedAt: null,

@@ -3,7 +3,7 @@ import type { AppDeps } from '../platform/deps.ts'
 import type { HttpApp } from '../platform/http.ts'
 import type { YardService } from '../yard/index.ts'
 import type { Live } from './live.ts'
-import { jobRoutes } from './routes.ts'
+import { jobRoutes, type JobDesk } from './routes.ts'
 import type { JobService } from './service.ts'
 
 export { liveSockets, type Live } from './live.ts'
@@ -12,6 +12,13 @@ export type { PaperJob } from './paperJob.ts'
 export { isHeavy } from './weight.ts'
 export type { JobRow, StoredEntry } from './repository.ts'
 
-export function jobsPlugin(deps: AppDeps, dossiers: DossierService, jobs: JobService, yard: YardService, live: Live) {
-  return async (app: HttpApp): Promise<void> => jobRoutes(app, deps, dossiers, jobs, yard, live)
+export function jobsPlugin(
+  deps: AppDeps,
+  dossiers: DossierService,
+  jobs: JobService,
+  yard: YardService,
+  live: Live,
+  desk: JobDesk,
+) {
+  return async (app: HttpApp): Promise<void> => jobRoutes(app, deps, dossiers, jobs, yard, live, desk)
 }

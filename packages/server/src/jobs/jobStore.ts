@@ -1,5 +1,13 @@
-import { composeVariant, type DossierRef, type Kit, type Machine, type VariantId } from '@tidy-badger/core/dossiers'
 import {
+  composeVariant,
+  joinKits,
+  type DossierRef,
+  type Kit,
+  type Machine,
+  type VariantId,
+} from '@tidy-badger/core/dossiers'
+import {
+  kitRefs,
   refsInForce,
   replay,
   type JobDossiers,
@@ -23,6 +31,7 @@ export interface LoadedJob {
   /** The versions it was opened with. */
   opened: JobRefs
   /** The versions it works with now. */
+  refs: JobRefs
   machineRef: DossierRef
   kitRef: DossierRef
   dossiers: JobDossiers
@@ -46,15 +55,20 @@ export function jobStore(deps: AppDeps, dossiers: DossierService, repository: Re
 
   async function dossiersOf(refs: JobRefs): Promise<JobDossiers> {
     const machine = await dossiers.byHash(refs.machine.hash)
-    const kit = await dossiers.byHash(refs.kit.hash)
-    return pairOf(machine, kit, refs.machine.variant)
+    const documents = (list: readonly DossierRef[]) => Promise.all(list.map(({ hash }) => dossiers.byHash(hash)))
+    return pairOf(machine, await documents(kitRefs(refs)), refs.machine.variant, await documents(refs.present ?? []))
   }
 
   async function assemble(row: JobRow): Promise<LoadedJob> {
     const journal = await repository.journal(row.id)
-    const opened = {
+    const kits = (present: boolean) =>
+      Promise.all(row.moreKits.filter((kit) => (kit.present ?? false) === present).map(({ hash }) => refOf(hash)))
+    const [more, present] = [await kits(false), await kits(true)]
+    const opened: JobRefs = {
       machine: await refOf(row.machineHash, row.machineVariant ?? undefined),
       kit: await refOf(row.kitHash),
+      ...(more.length > 0 ? { more } : {}),
+      ...(present.length > 0 ? { present } : {}),
     }
     const refs = refsInForce(opened, journal)
     const pair = await dossiersOf(refs)
@@ -62,7 +76,7 @@ export function jobStore(deps: AppDeps, dossiers: DossierService, repository: Re
     const state = isHeavy(pair, journal)
       ? await deps.pool.run<JobState>(new URL('./worker.ts', import.meta.url), 'replayed', task)
       : replay(pair, journal)
-    return { row, opened, machineRef: refs.machine, kitRef: refs.kit, dossiers: pair, journal, state }
+    return { row, opened, refs, machineRef: refs.machine, kitRef: refs.kit, dossiers: pair, journal, state }
   }
 
   return {
@@ -70,7 +84,7 @@ export function jobStore(deps: AppDeps, dossiers: DossierService, repository: Re
     /** What follows from a job for the list; beside the server when that takes long. */
     judged(job: LoadedJob): Promise<Judged> | Judged {
       const { dossiers: pair, journal, state } = job
-      const task: JudgeTask = { dossiers: pair, refs: { machine: job.machineRef, kit: job.kitRef }, journal, state }
+      const task: JudgeTask = { dossiers: pair, refs: job.refs, journal, state }
       return isHeavy(pair, journal)
         ? deps.pool.run(new URL('./worker.ts', import.meta.url), 'judge', task)
         : judge(task)
@@ -103,13 +117,23 @@ export function jobStore(deps: AppDeps, dossiers: DossierService, repository: Re
   }
 }
 
-/** The two documents of a job, the machine composed with its variant. */
-export function pairOf(machine: Machine | Kit, kit: Machine | Kit, variant: string | undefined): JobDossiers {
-  if (machine.kind !== 'machine' || kit.kind !== 'kit')
+/**
+ * The documents of a job, the machine composed with its variant, several kits as one.
+ * @param present kits that were in the machine before
+ */
+export function pairOf(
+  machine: Machine | Kit,
+  kits: readonly (Machine | Kit)[],
+  variant: string | undefined,
+  present: readonly (Machine | Kit)[] = [],
+): JobDossiers {
+  const kitsOf = (list: readonly (Machine | Kit)[]) => list.flatMap((kit) => (kit.kind === 'kit' ? [kit] : []))
+  const own = kitsOf(kits)
+  if (machine.kind !== 'machine' || own.length !== kits.length || own.length === 0)
     throw refusal('unprocessable', 'dossier-kind', 'The job points at dossiers of the wrong kind.', 'job')
   const composed = composeVariant(machine, variant)
   if (!composed.ok) throw new Refusal('unprocessable', ...composed.problems)
-  return { machine: composed.value, kit }
+  return { machine: composed.value, kit: joinKits(own, kitsOf(present)) }
 }
 
 function deletedJob(row: JobRow): Refusal {

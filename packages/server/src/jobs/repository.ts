@@ -21,10 +21,18 @@ export interface JobRow {
   machineHash: string
   machineVariant: VariantId | null
   kitHash: string
+  moreKits: MoreKit[]
   createdAt: string
   provenance: Provenance[]
   archivedAt: string | null
   deletedAt: string | null
+}
+
+/** A kit beyond the first. */
+export interface MoreKit {
+  hash: string
+  /** It was in the machine before. */
+  present?: boolean
 }
 
 /** An entry as it lies in the table, of whatever version. */
@@ -54,6 +62,8 @@ export function jobRepository(db: Database) {
     ...row,
     // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- written by this repository alone
     provenance: row.provenance as Provenance[],
+    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- written by this repository alone
+    moreKits: row.moreKits as MoreKit[],
   })
   const summaryOf = (row: typeof summaryTable.$inferSelect): SummaryRow => ({
     ...row,

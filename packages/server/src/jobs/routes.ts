@@ -1,8 +1,9 @@
-import { stations } from '@tidy-badger/core/dossiers'
+import { purposes, stations, type Purpose } from '@tidy-badger/core/dossiers'
 import {
   appendSchema,
   dossierRefSchema,
   jobFileSchema,
+  kitRefs,
   type NewEntry,
   type OlderChoice,
   upcastEntry,
@@ -10,7 +11,7 @@ import {
 import { cleanText, idText, queryInteger } from '@tidy-badger/core/shared'
 import { Readable } from 'node:stream'
 import { z } from 'zod'
-import type { DossierService } from '../dossiers/index.ts'
+import type { DossierAsked, DossierService } from '../dossiers/index.ts'
 import { refusal } from '../platform/errors.ts'
 import type { AppDeps } from '../platform/deps.ts'
 import { type HttpApp } from '../platform/http.ts'
@@ -18,13 +19,20 @@ import type { YardService } from '../yard/index.ts'
 import { exportJob } from './exportJob.ts'
 import { importJob } from './importJob.ts'
 import type { Live } from './live.ts'
-import type { JobService } from './service.ts'
+import type { JobService, LoadedJob } from './service.ts'
 
 const params = z.object({ id: idText })
 const asked = z.record(z.string(), z.unknown())
 const openSchema = z.strictObject({
-  machine: asked,
-  kit: asked,
+  machine: asked.optional(),
+  /* a machine on file, instead of a dossier */
+  vehicle: idText.optional(),
+  kit: asked.optional(),
+  /* several; instead of kit */
+  kits: z.array(asked).max(8).optional(),
+  purpose: z.enum(purposes).optional(),
+  /* kits from the shelf, by their ids there */
+  fromShelf: z.array(z.string().min(1).max(210)).max(8).optional(),
   title: z.string().trim().pipe(cleanText(200)).optional(),
 })
 const afterSchema = z.object({ after: queryInteger(0).default(0) })
@@ -64,6 +72,12 @@ const readableJob = listedJob.extend({
   stop: z.string().nullable(),
   missing: z.array(z.string()),
   rides: z.int(),
+  kits: z.array(ref.extend({ key: z.string().describe('What it is called in the job: its ends are key:end') })),
+  present: z.array(ref).describe('Kits that were in the machine before'),
+  places: z.array(z.object({ kit: z.string(), place: z.string().nullable() })),
+  purpose: z.enum(purposes),
+  plate: z.string().nullable(),
+  owner: z.string().nullable(),
 })
 const jobInList = z.union([
   readableJob,
@@ -86,6 +100,21 @@ const newerSchema = z
   })
   .nullable()
 
+/** Where jobs are opened: it knows the machines on file. */
+export interface JobDesk {
+  open: (asked: {
+    machine?: DossierAsked
+    vehicle?: string
+    kit?: DossierAsked
+    kits?: readonly DossierAsked[]
+    purpose?: Purpose
+    fromShelf?: readonly string[]
+    title?: string
+  }) => Promise<LoadedJob>
+  /** The machine on file a job is of. */
+  ofJob: (job: string) => Promise<string | null>
+}
+
 export const journalLimitBytes = 1024 * 1024
 /** Large enough for any job; what is in it passes through. */
 const importLimitBytes = 8 * 1024 ** 3
@@ -97,6 +126,7 @@ export function jobRoutes(
   jobs: JobService,
   yard: YardService,
   live: Live,
+  desk: JobDesk,
 ): void {
   app.get(
     '/api/jobs',
@@ -127,10 +157,26 @@ export function jobRoutes(
     '/api/jobs',
     {
       config: { access: 'fitter' },
-      schema: { summary: 'Open a job on a machine with a kit', body: openSchema, response: { 201: readableJob } },
+      schema: {
+        summary: 'Open a job on a machine, or on one on file, with one kit or several',
+        body: openSchema,
+        response: { 201: readableJob },
+      },
     },
     async (request, reply) => {
-      const job = await jobs.open(request.body)
+      if (request.body.kit && request.body.kits)
+        throw refusal('malformed', 'custom', 'Name one kit with kit, or several with kits, not both.', 'kits')
+      const { vehicle, machine, kit, kits, purpose = 'fit' } = request.body
+      if (!vehicle && !machine)
+        throw refusal(
+          'malformed',
+          'invalid-type',
+          '"machine" is missing: name a dossier, or one on file with vehicle.',
+          'machine',
+        )
+      if (purpose === 'fit' && !kit && !kits?.length)
+        throw refusal('malformed', 'invalid-type', '"kit" is missing: name the kits that are fitted.', 'kit')
+      const job = await desk.open(request.body)
       return reply.code(201).send(await jobs.summary(job))
     },
   )
@@ -142,12 +188,18 @@ export function jobRoutes(
       schema: {
         summary: 'One job with the dossiers it works with',
         params,
-        response: { 200: readableJob.extend({ dossiers: z.object({ machine: asked, kit: asked }) }) },
+        response: {
+          200: readableJob.extend({
+            vehicle: z.string().nullable().describe('The machine on file it is of'),
+            dossiers: z.object({ machine: asked, kit: asked }),
+          }),
+        },
       },
     },
     async (request) => {
       const job = await jobs.load(request.params.id)
-      return { ...(await jobs.summary(job)), dossiers: job.dossiers }
+      const vehicle = await desk.ofJob(job.row.id)
+      return { ...(await jobs.summary(job)), vehicle, dossiers: job.dossiers }
     },
   )
 
@@ -165,7 +217,7 @@ export function jobRoutes(
     async (request, reply) => {
       const { job, head, entries } = await jobs.journal(request.params.id, request.query.after)
       reply.header('yard', await yard.epoch())
-      reply.header('dossiers', `${job.machineRef.hash} ${job.kitRef.hash}`)
+      reply.header('dossiers', [job.machineRef, ...kitRefs(job.refs)].map(({ hash }) => hash).join(' '))
       return { head, entries }
     },
   )

@@ -1,16 +1,20 @@
 import { isAhead } from '@tidy-badger/core/journal'
 import {
+  entryVersion,
   invalidatedBy,
   jobFindings,
+  keyedKits,
+  kitRefs,
   movesDossiers,
   refsInForce,
+  type EntryBody,
   type Invalidated,
   type JobDossiers,
   type JobRefs,
   type JournalEntry,
   type NewEntry,
 } from '@tidy-badger/core/jobs'
-import { compareDossiers, type DossierRef } from '@tidy-badger/core/dossiers'
+import { compareDossiers, membersOf, type DossierRef, type Kit, type Machine } from '@tidy-badger/core/dossiers'
 import type { Erratum } from '@tidy-badger/core/wiring'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
 import { notFound, Refusal, refusal } from '../platform/errors.ts'
@@ -25,7 +29,7 @@ import type { Live } from './live.ts'
 import { HeadMoved, jobRepository, type JobRow } from './repository.ts'
 import { learntFrom, requireReadable } from './teach.ts'
 import { isHeavy } from './weight.ts'
-import { judgeAppend, type AppendTask, type JudgedAppend } from './worker.ts'
+import { judgeAppend, type AppendTask, type JudgedAppend, type TogetherTask } from './worker.ts'
 
 export type { LoadedJob } from './jobStore.ts'
 export type JobService = ReturnType<typeof jobService>
@@ -68,7 +72,7 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
 
   /** Dossiers in force once a batch is in, and their references. */
   async function movedTo(job: LoadedJob, batch: readonly NewEntry[]): Promise<{ pair: JobDossiers; refs: JobRefs }> {
-    const refs = { machine: job.machineRef, kit: job.kitRef }
+    const { refs } = job
     const known = new Map<string, NewEntry>(job.journal.map((entry) => [entry.id, entry]))
     const fresh = batch.filter((entry) => !known.has(entry.id))
     if (!fresh.some((entry) => movesDossiers(entry, known))) return { pair: job.dossiers, refs }
@@ -81,12 +85,17 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
       )
     const [entry] = fresh
     if (entry.kind === 'dossier-changed') await checkChange(job, entry)
+    if (entry.kind === 'kit-added') await checkAdded(job, entry)
+    if (entry.kind === 'kit-dropped') checkDropped(job, entry)
     const after = refsInForce(job.opened, [...job.journal, entry])
     return { pair: await store.dossiersOf(after), refs: after }
   }
 
   async function checkChange(job: LoadedJob, entry: NewEntry & { kind: 'dossier-changed' }): Promise<void> {
-    const now = entry.dossier === 'machine' ? job.machineRef : job.kitRef
+    const now =
+      entry.dossier === 'machine'
+        ? job.machineRef
+        : (kitRefs(job.refs).find(({ hash, id }) => hash === entry.replaces && id === entry.to.id) ?? job.kitRef)
     if (entry.replaces !== now.hash)
       throw staleBase(job, 0, [
         {
@@ -102,6 +111,45 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
       throw wrong(`There is no such version of the ${entry.dossier} "${now.id}".`)
     if (document.kind === 'machine' && entry.to.variant && !document.variants.some(({ id }) => id === entry.to.variant))
       throw wrong(`Version ${document.version} has no variant "${entry.to.variant}".`, 'to.variant')
+  }
+
+  /** A kit that comes to a job has to be there, and to go with the others. */
+  async function checkAdded(job: LoadedJob, entry: NewEntry & { kind: 'kit-added' }): Promise<void> {
+    const document = await dossiers.byHash(entry.kit.hash).catch(() => null)
+    if (!document || document.kind !== 'kit' || document.id !== entry.kit.id || document.version !== entry.kit.version)
+      throw refusal(
+        'unprocessable',
+        'unknown-dossier',
+        `There is no such version of the kit "${entry.kit.id}".`,
+        'entries.0.kit',
+      )
+    const pair = await store.dossiersOf(withKit(job.refs, entry.kit))
+    requireTogether(
+      pair.machine,
+      membersOf(pair.kit).map(({ kit }) => kit),
+      'entries.0.kit',
+    )
+  }
+
+  /** @throws Refusal with what stands between kits that do not go together */
+  async function requireTogether(machine: Machine, kits: readonly Kit[], path: string): Promise<void> {
+    if (kits.length < 2) return
+    const task: TogetherTask = { machine, kits }
+    const against = await deps.pool.run<string | null>(new URL('./worker.ts', import.meta.url), 'clash', task)
+    if (against !== null)
+      throw refusal('unprocessable', 'kits-clash', `These kits do not go together on this machine: ${against}`, path)
+  }
+
+  function checkDropped({ refs, dossiers: { kit } }: LoadedJob, entry: NewEntry & { kind: 'kit-dropped' }): void {
+    const keys = keyedKits(refs)
+    const wrong = (message: string) => refusal('unprocessable', 'unknown-reference', message, 'entries.0.kit')
+    const dropped = keys.find(({ key }) => key === entry.kit)
+    if (!dropped)
+      throw wrong(`"${entry.kit}" is no kit of this job, which has ${keys.map(({ key }) => key).join(', ')}.`)
+    if (keys.length === 1) throw wrong(`The ${kit.model} is the only kit of this job: throw the job away instead.`)
+    const later = keys.findLast(({ ref }) => ref.id === dropped.ref.id)
+    if (later && later.key !== entry.kit)
+      throw wrong(`Drop ${later.key} first: what is left would be called by the other's name.`)
   }
 
   function staleBase(job: LoadedJob, base: number, problems: Refusal['problems']): Refusal {
@@ -133,6 +181,7 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
         `A job takes ${mostEntries} entries, and this one has ${job.journal.length}. Open another job for what comes now.`,
         'entries',
       )
+    requireNotOpened(job, entries, again ?? false)
     const person = sender?.role === 'fitter' && !again ? sender.person : null
     const batch = person === null ? entries : entries.map((entry) => ({ ...entry, by: person }))
     const { pair, refs } = await movedTo(job, batch)
@@ -161,6 +210,7 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
         journal: [...job.journal, ...stamped],
         state,
         dossiers: pair,
+        refs,
         machineRef: refs.machine,
         kitRef: refs.kit,
       })
@@ -222,7 +272,7 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
       variant !== undefined && document.kind === 'machine' && !document.variants.some(({ id }) => id === variant)
     const to: DossierRef = { ...newest.ref, ...(variant && !lost ? { variant } : {}) }
     const before = await dossiers.byHash(now.hash)
-    const refs = { machine: job.machineRef, kit: job.kitRef, [dossier]: to }
+    const refs: JobRefs = { ...job.refs, [dossier]: to }
     const pair = await store.dossiersOf(refs)
     const change: NewEntry = { id: 'asked', kind: 'dossier-changed', dossier, to, replaces: now.hash, invalidates: [] }
     const invalidates: Invalidated[] = invalidatedBy(job.dossiers, pair, job.journal, change)
@@ -245,24 +295,37 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
       const job = await store.load(id)
       return jobFindings(job.dossiers, job.state, { errata })
     },
-    async open(asked: { machine: DossierAsked; kit: DossierAsked; title?: string; id?: string; createdAt?: string }) {
-      const machine = await dossiers.machine(asked.machine)
-      const kit = await dossiers.kit(asked.kit)
-      for (const own of [machine.own, kit.own]) if (own) await dossiers.keepOwn(own)
+    async open({ machine: askedMachine, kits: askedKits, present = [], first, ...asked }: OpenAsked) {
+      const machine = await dossiers.machine(askedMachine)
+      const kits = await Promise.all(askedKits.map((kit) => dossiers.kit(kit)))
+      const [main] = kits
+      if (!main) throw refusal('unprocessable', 'no-kit', 'Name the kits that are fitted, one at least.', 'kits')
+      const before = await Promise.all(present.map(({ hash }) => dossiers.byHash(hash)))
+      const known = before.flatMap((document) => (document.kind === 'kit' ? [document] : []))
+      const together = [...known, ...kits.map(({ document }) => document)]
+      requireOnce(together, known.length)
+      await requireTogether(machine.document, together, 'kits')
+      for (const own of [machine.own, ...kits.map((kit) => kit.own)]) if (own) await dossiers.keepOwn(own)
       const id = asked.id ?? deps.newId()
+      const now = asked.createdAt ?? deps.now()
       const row: JobRow = {
         id,
         origin: id,
-        title: asked.title ?? `${machine.document.model} + ${kit.document.model}`,
+        title: asked.title ?? `${machine.document.model} + ${kits.map(({ document }) => document.model).join(' + ')}`,
         machineHash: machine.ref.hash,
         machineVariant: machine.ref.variant ?? null,
-        kitHash: kit.ref.hash,
-        createdAt: asked.createdAt ?? deps.now(),
+        kitHash: main.ref.hash,
+        moreKits: [
+          ...kits.slice(1).map(({ ref }) => ({ hash: ref.hash })),
+          ...present.map(({ hash }) => ({ hash, present: true })),
+        ],
+        createdAt: now,
         provenance: [],
         archivedAt: null,
         deletedAt: null,
       }
-      await repository.add(row, [])
+      const entries = first ? [{ id: deps.newId(), at: now, ...first, seq: 1, receivedAt: now, v: entryVersion }] : []
+      await repository.add(row, entries)
       await list.refresh(id)
       return store.load(id)
     },
@@ -344,6 +407,55 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
     }
     await send()
   }
+}
+
+/** What a job begins with is the yard's to say, and is not taken back. @throws Refusal where a batch says or unsays it */
+function requireNotOpened(job: LoadedJob, batch: readonly NewEntry[], again: boolean): void {
+  const first = job.journal[0]
+  batch.forEach((entry, i) => {
+    const said = entry.kind === 'opened' && !again && !job.journal.some(({ id }) => id === entry.id)
+    const unsaid = entry.kind === 'undo' && first?.kind === 'opened' && entry.undoes === first.id
+    if (said || unsaid)
+      throw refusal(
+        'unprocessable',
+        'by-the-yard',
+        'What a job begins with is written down by the yard when it is opened, and stays.',
+        `entries.${i}.kind`,
+      )
+  })
+}
+
+/** What a job is opened with. */
+export interface OpenAsked {
+  machine: DossierAsked
+  kits: readonly DossierAsked[]
+  /** Kits that are in the machine already. */
+  present?: readonly DossierRef[]
+  /** What stands first in its journal: what it begins with. */
+  first?: EntryBody
+  title?: string
+  id?: string
+  createdAt?: string
+}
+
+/** A job's dossiers with one kit more. */
+function withKit(refs: JobRefs, kit: DossierRef): JobRefs {
+  return { ...refs, more: [...(refs.more ?? []), kit] }
+}
+
+/** @throws Refusal where a kit stands twice that a machine takes once */
+function requireOnce(kits: readonly Kit[], present: number): void {
+  const twice = kits.find((kit, i) => !kit.repeatable && kits.findIndex(({ id }) => id === kit.id) < i)
+  if (!twice) return
+  const before = kits.slice(0, present).some(({ id }) => id === twice.id)
+  throw refusal(
+    'unprocessable',
+    'kit-twice',
+    before
+      ? `The ${twice.maker} ${twice.model} is in this machine already, and a machine takes one of it.`
+      : `The ${twice.maker} ${twice.model} is named twice, and a machine takes one of it.`,
+    'kits',
+  )
 }
 
 /** @throws Refusal for the first entry whose time lies more than a day ahead */

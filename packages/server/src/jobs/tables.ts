@@ -14,6 +14,8 @@ export const jobTable = pgTable('jobs', {
   kitHash: text('kit_hash')
     .notNull()
     .references(() => dossierTable.hash),
+  /** Kits beyond the first, and those that were in the machine before, by their hashes, in order. */
+  moreKits: jsonb('more_kits').notNull().default([]),
   createdAt: text('created_at').notNull(),
   provenance: jsonb('provenance').notNull(),
   /** Put away by the keeper; still there, still written to. */

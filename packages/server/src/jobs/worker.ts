@@ -5,11 +5,14 @@ import {
   replay,
   type JobDossiers,
   type JobFile,
+  type JobRefs,
   type JobState,
   type JournalEntry,
   type NewEntry,
 } from '@tidy-badger/core/jobs'
 import { entryVersion } from '@tidy-badger/core/jobs'
+import { goTogether } from '@tidy-badger/core/wiring'
+import type { Kit, Machine } from '@tidy-badger/core/dossiers'
 import type { Outcome } from '@tidy-badger/core/shared'
 import { judgeJob, type Judged } from './judgeJob.ts'
 
@@ -18,7 +21,7 @@ export interface AppendTask {
   before: JobDossiers
   /** Dossiers it works with once the batch is in; the same ones but for a batch that changes them. */
   after: JobDossiers
-  refs: Pick<Judged, 'machine' | 'kit'>
+  refs: JobRefs
   journal: readonly JournalEntry[]
   batch: readonly NewEntry[]
   /** Whether who wrote it is the device's to say. */
@@ -55,7 +58,7 @@ export function judgeAppend({ before, after, refs, journal, batch, bound, receiv
 
 export interface JudgeTask {
   dossiers: JobDossiers
-  refs: Pick<Judged, 'machine' | 'kit'>
+  refs: JobRefs
   journal: readonly JournalEntry[]
   state: JobState
 }
@@ -75,4 +78,14 @@ export function replayed({ dossiers, journal }: ReplayTask): JobState {
 
 export function readFile(document: unknown): Outcome<JobFile> {
   return readJobFile(document)
+}
+
+export interface TogetherTask {
+  machine: Machine
+  kits: readonly Kit[]
+}
+
+/** The first thing that stands between several kits on one machine; null where they go together. */
+export function clash({ machine, kits }: TogetherTask): string | null {
+  return goTogether(machine, kits).find(({ severity }) => severity === 'stop')?.reason ?? null
 }

@@ -24,14 +24,21 @@ async function migrationsUpTo(count: number): Promise<string> {
 test('a store of every earlier version, with data in it, is brought up to date and keeps its data', async () => {
   const all = (JSON.parse(await readFile(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')) as Journal).entries
   expect(all.length).toBeGreaterThan(1)
+  const client = await PGlite.create()
+  const db = drizzle(client)
   for (let version = 1; version < all.length; version++) {
     const folder = await migrationsUpTo(version)
-    const client = await PGlite.create()
-    const db = drizzle(client)
+    // A store of its own for each: to boot one takes seconds.
+    await client.exec('drop schema public cascade; create schema public; drop schema if exists drizzle cascade')
     await migrate(db, { migrationsFolder: folder })
     await client.query(
-      `insert into dossiers (hash, kind, id, version, document, stored_at) values ('h1', 'machine', 'm', 1, '{"a":1}', now()), ('h2', 'kit', 'k', 1, '{}', now()), ('h3', 'machine', 'm', 1, '{"a":2}', now() + interval '1 minute')`,
+      `insert into dossiers (hash, kind, id, version, document, stored_at) values ('h1', 'machine', 'm', 1, '{"a":1}', now()), ('h2', 'kit', 'k', 1, '{}', now())`,
     )
+    // Until drafts were told from what is published, a version could stand there twice.
+    if (version < 4)
+      await client.query(
+        `insert into dossiers (hash, kind, id, version, document, stored_at) values ('h3', 'machine', 'm', 1, '{"a":2}', now() + interval '1 minute')`,
+      )
     await client.query(
       `insert into jobs (id, origin, title, machine_hash, kit_hash, created_at, provenance) values ('j', 'j', 'kept', 'h1', 'h2', '', '[]')`,
     )
@@ -45,11 +52,12 @@ test('a store of every earlier version, with data in it, is brought up to date a
     expect(published.rows, 'of two under one version the first stays published').toEqual([
       { hash: 'h1', published: true },
       { hash: 'h2', published: true },
-      { hash: 'h3', published: false },
+      ...(version < 4 ? [{ hash: 'h3', published: false }] : []),
     ])
     expect((await client.query('select * from drafts')).rows).toEqual([])
     expect((await client.query('select * from errata')).rows).toEqual([])
-    await client.close()
+    expect((await client.query('select more_kits from jobs')).rows).toEqual([{ more_kits: [] }])
     await rm(folder, { recursive: true, force: true })
   }
+  await client.close()
 })
