@@ -20,11 +20,10 @@ export function journalOf(list: readonly Capability[]) {
     fresh: (dossiers) => freshState(dossiers, list),
     implied: impliedByOlder,
     gates: jobGates(list),
+    read: inTheirNames,
   })
   return {
     ...journal,
-    replay: (dossiers: JobDossiers, entries: readonly NewEntry[]) =>
-      journal.replay(dossiers, inTheirNames(dossiers, entries)),
     /** Entries of before a kit came or went mean what they meant: they are judged, and written down, by the names of now. */
     planAppend: (
       dossiers: JobDossiers,
@@ -37,8 +36,6 @@ export function journalOf(list: readonly Capability[]) {
       const named = (list: readonly NewEntry[]) => list.map((entry) => namedForKits(dossiers.kit, entry))
       return journal.planAppend(dossiers, named(entries), named(batch), options)
     },
-    undoBatch: (dossiers: JobDossiers, entries: readonly NewEntry[], target: string) =>
-      journal.undoBatch(dossiers, inTheirNames(dossiers, entries), target),
   }
 }
 

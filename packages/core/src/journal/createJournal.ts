@@ -10,6 +10,8 @@ export interface JournalForm<Context, State extends AnyState, Entry extends AnyE
 > {
   /** Kinds of all capabilities. @throws where two have one name */
   entries: readonly EntryDefinition<Context, State, Entry, Place>[]
+  /** Entries as they read in a context, where things have other names than when they were written. */
+  read?: (context: Context, entries: readonly Entry[]) => readonly Entry[]
   /** What bars entries by what several capabilities know together. */
   gates?: readonly ((context: Context, state: State, entry: Entry) => Refusal[])[]
 }
@@ -22,7 +24,8 @@ export function createJournal<Context, State extends AnyState, Entry extends Any
   if (definitions.size !== form.entries.length || definitions.has('undo'))
     throw new Error('journal: two kinds of entries have one name')
   const laws = { ...form, definitions }
-  const replay = (context: Context, entries: readonly Entry[]): State => replayEntries(laws, context, entries)
+  const replay = (context: Context, entries: readonly Entry[]): State =>
+    replayEntries(laws, context, form.read?.(context, entries) ?? entries)
   const definitionOf = (entry: Entry) => (isUndo(entry) ? undefined : definitions.get(entry.kind))
   const refs = (context: Context, entry: Entry, path: string): Problem[] =>
     (definitionOf(entry)?.refs?.(context, entry) ?? []).map((problem) => ({
