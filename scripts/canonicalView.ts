@@ -18,7 +18,7 @@ const tenth = (minutes: number) => Math.round(minutes * 10) / 10
 
 const removeTemplate = await testStore()
 const app = await testApp({ now: () => Date.UTC(2026, 8, 1) })
-await seedDemo(app.deps, app.jobs)
+await seedDemo(app.deps, app.jobs, app.vehicles)
 const view: Record<string, unknown> = Object.fromEntries(
   shippedDossiers.map((dossier) => [`dossier ${(dossier as { id: string }).id}`, contentHash(dossier)]),
 )

@@ -23,7 +23,9 @@ const pages: Record<string, { modules: string[]; mostKb: number }> = {
 }
 
 function chunkOf(name: string): Chunk {
-  const chunk = manifest[name]
+  // A page that others import as well stands under its chunk's own name.
+  const shared = `_${name.replace(/^.*\/(\w+)\.tsx?$/, '$1')}-`
+  const chunk = manifest[name] ?? Object.entries(manifest).find(([key]) => key.startsWith(shared))?.[1]
   if (!chunk) throw new Error(`bundle: the build has no "${name}"`)
   return chunk
 }

@@ -1,5 +1,6 @@
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
+import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vite'
 import { compression, defineAlgorithm } from 'vite-plugin-compression2'
 import { VitePWA } from 'vite-plugin-pwa'
@@ -7,9 +8,16 @@ import { pageHead } from './pageHead.ts'
 
 /** Parts of core that stand below every station. */
 const below =
-  /packages\/core\/src\/(?:shared\/(?:around|brand|result|sameValue|perPair|speaker|readFigure)|dossiers\/(?:colours|fastenerWords|findGaps|howKnown|ids|lookUp|machineIndex|model|orderSteps|pair|roles|signals|sourceOf|zoneAir))\.ts$/
+  /packages\/core\/src\/(?:shared\/(?:around|brand|result|sameValue|perPair|speaker|readFigure)|dossiers\/(?:colours|fastenerWords|findGaps|howKnown|ids|joinKits|lookUp|machineIndex|model|orderSteps|pair|purposes|purposeSteps|roles|signals|sourceOf|zoneAir))\.ts$/
 
-export default defineConfig({
+/** The router's own build without the warnings for who develops with it: its package names only the other one. */
+const routerBuild = fileURLToPath(import.meta.resolve('react-router')).replace(
+  /development\/index\.mjs$/,
+  'production/index.mjs',
+)
+
+export default defineConfig(({ command }) => ({
+  resolve: { alias: command === 'build' ? [{ find: /^react-router$/, replacement: routerBuild }] : [] },
   plugins: [
     react({ jsxImportSource: '#figures' }),
     tailwindcss(),
@@ -56,9 +64,14 @@ export default defineConfig({
     rolldownOptions: {
       output: {
         // What every station of a job has from below is one script: a dozen small ones pack worse.
-        codeSplitting: { groups: [{ name: 'below', test: below }] },
+        codeSplitting: {
+          groups: [
+            { name: 'below', test: below },
+            { name: 'query', test: /node_modules\/@tanstack\/(?:query-core|react-query)\// },
+          ],
+        },
       },
     },
   },
   server: { proxy: { '/api': { target: 'http://127.0.0.1:4310', ws: true } } },
-})
+}))

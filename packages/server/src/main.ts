@@ -14,12 +14,12 @@ async function start(): Promise<void> {
   const config = readConfig(process.env, root)
   // The store is opened while the rest is read.
   const [{ deps, close }, { buildApp }] = await Promise.all([openDeps(config), import('./app.ts')])
-  const { server, jobs, seeded } = await buildApp(deps)
+  const { server, jobs, vehicles, seeded } = await buildApp(deps)
   for (const { name, version, changes } of seeded.filter((item) => item.correction))
     console.log(
       `${name}: version ${version} of its dossier is published (${changes.length === 1 ? 'one change' : `${changes.length} changes`}). Jobs stay with theirs and offer the new one.`,
     )
-  if (config.demo) await (await import('./demo/index.ts')).seedDemo(deps, jobs)
+  if (config.demo) await (await import('./demo/index.ts')).seedDemo(deps, jobs, vehicles)
   await server.listen({ port: config.port, host: config.host })
   const address = server.server.address()
   const port = typeof address === 'object' && address ? address.port : config.port

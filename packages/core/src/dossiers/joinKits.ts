@@ -103,7 +103,7 @@ function joinedOf(kits: readonly Kit[], before: number): JoinedKit {
   // The second of a kind is told from the first wherever kits are told apart.
   const members = kits.map((kit, i): KitMember => {
     const key = keys[i] ?? kit.id
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- an id by which the two are told apart
+
     // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- an id by which the two are told apart
     const own = key === kit.id ? kit : { ...kit, id: key as KitId }
     return { key, id: kit.id, kit: own, ...(i < before ? { present: true } : {}) }
@@ -136,8 +136,13 @@ function joinedOf(kits: readonly Kit[], before: number): JoinedKit {
     kind: 'kit',
     id,
     version: 1,
-    maker: [...new Set(worked.map(({ kit }) => kit.maker))].join(', '),
-    model: worked.map(label).join(' + '),
+    maker: worked[0]?.kit.maker ?? '',
+    model: worked
+      .map(
+        (member, i) =>
+          (member.kit.maker === worked[i - 1]?.kit.maker || i === 0 ? '' : `${member.kit.maker} `) + label(member),
+      )
+      .join(' + '),
     system: [...new Set(kits.map(({ system }) => system))].join(', '),
     source: kits.map(({ source }) => source).join(' · '),
     // Each is judged for itself.

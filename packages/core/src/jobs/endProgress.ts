@@ -1,5 +1,5 @@
 import type { JobDossiers, JobState } from './state.ts'
-import type { KitEnd } from '../dossiers/index.ts'
+import { isPresent, type Kit, type KitEnd } from '../dossiers/index.ts'
 import { connectionPlan, type Match } from '../wiring/index.ts'
 import { jobFindings, type JobFinding } from './jobFindings.ts'
 import { planTicks, type Tick } from './planTicks.ts'
@@ -24,7 +24,7 @@ export function endProgress(
   findings: readonly JobFinding[] = jobFindings(dossiers, state),
 ): EndProgress[] {
   const plan = connectionPlan(dossiers, state)
-  return dossiers.kit.ends.map((end) => {
+  return ownEnds(dossiers.kit).map((end) => {
     const match = plan.find((candidate) => candidate.kitEnd === end.id)
     const ticks = planTicks(dossiers, state, end, match)
     const own = findings.filter((finding) => finding.at.kitEnd === end.id)
@@ -37,6 +37,11 @@ export function endProgress(
       status: stopped ? 'stop' : ticks.every((tick) => tick.done) ? 'done' : 'open',
     }
   })
+}
+
+/** Ends that the job works at: not those of kits that were in the machine before. */
+export function ownEnds(kit: Kit): KitEnd[] {
+  return kit.ends.filter((end) => !isPresent(kit, end.id))
 }
 
 /** How many ends are done. */

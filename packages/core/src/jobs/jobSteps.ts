@@ -13,8 +13,7 @@ import {
   type Step,
   type StepId,
 } from '../dossiers/index.ts'
-import { benchSupply } from '../circuit/index.ts'
-import { jobOf, memberJobs } from './members.ts'
+import { jobOf } from './members.ts'
 import { mountPlacesOf, placeOfMember } from './mountPlace.ts'
 import { accessOf, opensFuel } from './jobAccess.ts'
 import { purposeOf } from '../vehicles/index.ts'
@@ -40,6 +39,7 @@ export function jobSteps(dossiers: JobDossiers, state: Needed = nothingChosen): 
     state.decided.battery?.value,
     state.decided.tying?.value,
     purposeOf(state),
+    dossiers.bench,
     mountPlacesOf(dossiers, state).map(({ place }) => place?.id),
   ])
   return orders(dossiers, key, () => orderedSteps(dossiers, state, fuel))
@@ -75,10 +75,7 @@ function stepText(dossiers: JobDossiers, state: Needed, step: Step): string {
     return sayStep('set-module', { module: kit.module.name, place: place.name, where: place.place }).words
   if (elsewhere && step.marks === 'route') return sayStep('lay-loom', { place: place?.name ?? null }).words
   if (!step.text.includes('{bench}')) return step.text
-  const bench = benchSupply(
-    machine,
-    memberJobs(dossiers).map(({ member: one }) => one.kit),
-  )
+  const { bench } = dossiers
   const { words } = bench ? sayStep('bench-supply', bench) : sayStep('bench-supply-unknown', {})
   return step.text.replace('{bench}', words)
 }

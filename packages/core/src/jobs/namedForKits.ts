@@ -7,7 +7,7 @@ type Names = Pick<Kit, 'ends' | 'steps' | 'parts' | 'settings' | 'sockets'>
 const known = new WeakMap<Kit, Set<string>>()
 
 /** Everything of a kit that an entry may name, and its trunk. */
-function namesOf(kit: Names & Kit): Set<string> {
+export function namesOf(kit: Names & Kit): Set<string> {
   const kept = known.get(kit)
   if (kept) return kept
   const all = [kit.ends, kit.steps, kit.parts, kit.settings, kit.sockets ?? []].flatMap((list) =>
@@ -66,7 +66,8 @@ function renamer(kit: Kit): (id: string) => string {
   return (id) => (id.startsWith(before) ? id.slice(before.length) : id)
 }
 
-function renamedIn<T>(value: T, rename: (id: string) => string): T {
+/** The same with other names in the fields that name things of a kit. */
+export function renamedIn<T>(value: T, rename: (id: string) => string): T {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return value
   let changed: Record<string, unknown> | null = null
   for (const [field, held] of Object.entries(value)) {
@@ -74,7 +75,7 @@ function renamedIn<T>(value: T, rename: (id: string) => string): T {
       typeof held === 'string' && fields.has(field)
         ? rename(held)
         : field === 'to' || field === 'about'
-          ? renamedIn(held as unknown, rename)
+          ? renamedIn<unknown>(held, rename)
           : held
     if (next !== held) changed = { ...(changed ?? value), [field]: next }
   }

@@ -1,4 +1,5 @@
 import type { AccessState, KnownMinutes } from '../access/index.ts'
+import type { BenchSupply } from '../circuit/index.ts'
 import type { CheckKitState } from '../check-kit/index.ts'
 import type { DossierPair, DossierRef, Station } from '../dossiers/index.ts'
 import type { SupplyState } from '../electrical/index.ts'
@@ -73,4 +74,6 @@ export type JobState = WorkState &
 export interface JobDossiers extends DossierPair {
   /** What finished jobs taught about times; the choice of ways goes by it. Never part of replay. */
   learnt?: KnownMinutes
+  /** What a bench supply has to give for machine and kits, where a step asks for it: by the circuit, which no screen needs for it. */
+  bench?: BenchSupply
 }

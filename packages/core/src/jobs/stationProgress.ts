@@ -1,8 +1,8 @@
 import type { JobDossiers, JobState } from './state.ts'
 import { openStops } from '../findings/index.ts'
 import { stations, stationsOf, type Station } from '../dossiers/index.ts'
-import { purposeOf } from '../vehicles/index.ts'
-import { endsDone } from './endProgress.ts'
+import { purposeOf, stockBars } from '../vehicles/index.ts'
+import { endsDone, ownEnds } from './endProgress.ts'
 import { gatedStations, jobFindings, type JobFinding } from './jobFindings.ts'
 import { trayBars } from './tray.ts'
 import { stationWork } from './workItems.ts'
@@ -33,12 +33,19 @@ export function stationBars(
   station: Station,
   findings: () => readonly JobFinding[] = () => jobFindings(dossiers, state),
 ): StationBar[] {
-  const stops = gatedStations.includes(station) ? openStops(findings()) : []
+  const stops = gatedStations.includes(station) ? barring(state, findings()) : []
   const tray = trayBars(dossiers, state, station)
   return [
     ...stops.map(({ reason, remedy }): StationBar => ({ code: 'stop-open', says: `${reason} ${remedy}` })),
     ...(tray === null ? [] : [{ code: 'tray-not-empty' as const, says: tray }]),
   ]
+}
+
+/** Open stops, and on the way back to stock every circuit that is not the factory's again, whoever says what. */
+function barring(state: JobState, findings: readonly JobFinding[]): readonly JobFinding[] {
+  const bars: readonly string[] = stockBars
+  const left = purposeOf(state) === 'stock' ? findings.filter(({ rule }) => bars.includes(rule)) : []
+  return [...openStops(findings), ...left]
 }
 
 /** How far each station is, in working order. What was done and is barred now is open again, whatever came after it. */
@@ -88,7 +95,7 @@ function count(
   if (!stationsOf(purposeOf(state)).includes(station)) return { made: 0, wanted: 0 }
   if (station === 'check-kit')
     return { made: kit.parts.filter((part) => part.id in state.parts).length, wanted: kit.parts.length }
-  if (station === 'hook-up') return { made: endsDone(dossiers, state, findings), wanted: kit.ends.length }
+  if (station === 'hook-up') return { made: endsDone(dossiers, state, findings), wanted: ownEnds(kit).length }
   const items = stationWork(dossiers, state, station)
   return { made: items.filter((item) => item.done).length, wanted: items.length }
 }

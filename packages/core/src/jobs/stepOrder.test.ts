@@ -8,6 +8,7 @@ import { seededRandom, asWritten, type Written } from '../shared/index.ts'
 import { fittings, shippedKit, shippedKits, shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
 import { accessOf, opensFuel } from './jobAccess.ts'
 import { jobSteps } from './jobSteps.ts'
+import { withBench } from './withBench.ts'
 import { entryOf } from './journalCase.ts'
 import type { EntryBody } from './model.ts'
 import { entriesOfWork, stationWork } from './workItems.ts'
@@ -149,7 +150,7 @@ test('with a kit made for another machine the steps are in order too, and say no
 })
 
 test('the bench supply a step names is the one that is computed', () => {
-  const steps = jobSteps({ machine: shippedMachine('pellick-rime-790'), kit: shippedKit('wren-core-48') })
+  const steps = jobSteps(withBench({ machine: shippedMachine('pellick-rime-790'), kit: shippedKit('wren-core-48') }))
   expect(steps.find((step) => step.id === 'bench-power')?.text).toMatch(/12\.5 to 13\.5 V, \d+ A/)
   for (const { machine, kit } of fittings)
     for (const step of jobSteps({ machine, kit })) expect(step.text).not.toMatch(/[{}]/)

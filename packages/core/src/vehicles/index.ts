@@ -1,6 +1,6 @@
 export { cutJoined, opened, punctureSealed, vehicleEntries } from './entries.ts'
 export { vehicleForms } from './forms.ts'
-export { stockRules, type StockRule } from './rules.ts'
+export { stockBars, stockRules, type StockRule } from './rules.ts'
 export { freshVehicle, purposeOf, sameWound, type Mended, type VehicleState, type Wound } from './state.ts'
 export { stockFindings } from './stockFindings.ts'
 export {

@@ -15,10 +15,13 @@ export function stockFindings(
   if (purposeOf(state) !== 'stock') return findings
   const { machine, kit } = dossiers
   const goes = (kitEnd: string) => !isPresent(kit, kitEnd)
+  const said = new Set<string>()
   for (const { kitEnd, to } of state.connections)
-    if (!goes(kitEnd)) continue
-    else if ('connector' in to || 'stud' in to)
+    if (!goes(kitEnd) || said.has(kitEnd)) continue
+    else if ('connector' in to || 'stud' in to) {
+      said.add(kitEnd)
       say('stock-joined', { kitEnd }, { end: endName(dossiers, kitEnd), at: inSentence(targetWords(machine, to, kit)) })
+    }
   const { connectors } = machineIndex(machine)
   for (const wound of woundsOf(
     kit,

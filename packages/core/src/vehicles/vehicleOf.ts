@@ -1,9 +1,11 @@
 import {
+  inSentence,
   joinedId,
   kitKeys,
   memberOf,
   type ConnectorId,
   type DossierPair,
+  type Kit,
   type KitEndId,
   type PassageId,
   type PlaceId,
@@ -12,7 +14,7 @@ import {
   type TapMethod,
 } from '../dossiers/index.ts'
 import { asId } from '../shared/index.ts'
-import { memberWiring, type Connection, type ConnectionTarget, type WiringState } from '../wiring/index.ts'
+import { memberWiring, targetWords, type Connection, type ConnectionTarget, type WiringState } from '../wiring/index.ts'
 import type { RouteState } from '../routing/index.ts'
 import type { SetupState } from '../setup/index.ts'
 import { purposeOf, sameWound, type VehicleState, type Wound } from './state.ts'
@@ -37,6 +39,8 @@ export interface FittedKitOf {
   /** The job that fitted it. */
   jobId: string
   place: PlaceId | null
+  /** Where that is, in words. */
+  placeName: string | null
   /** Its name in that job; '' where it was the only one. */
   as: string
 }
@@ -47,6 +51,8 @@ export interface VehicleConnection {
   to: ConnectionTarget
   method?: TapMethod
   jobId: string
+  /** The end and its place in words. */
+  says: string
 }
 
 /** Something that is not as it should stay. */
@@ -75,6 +81,7 @@ interface Instance {
   as: string
   place: PlaceId | null
   connections: Connection[]
+  document: Kit
   off: { jobId: string; as: string; at: string } | null
 }
 
@@ -106,6 +113,7 @@ export function vehicleOf(jobs: readonly VehicleJob[]): VehicleNow {
         as: known?.as ?? from?.as ?? member.key,
         place: mounted?.place ?? known?.place ?? null,
         connections,
+        document: member.kit,
         off:
           joined.length === 0 && !member.present && purposeOf(job.state) === 'stock'
             ? { jobId: job.id, as: member.key, at: job.changedAt ?? job.openedAt }
@@ -115,14 +123,18 @@ export function vehicleOf(jobs: readonly VehicleJob[]): VehicleNow {
     noteWounds(job, punctures, cuts)
     open.push(...openOf(job))
   }
+  const machine = jobs.at(-1)?.dossiers.machine
+  if (!machine) return { fitted: [], connections: [], punctures: [], cuts: [], jobs: [], open: [], cameOff: [] }
+  const placeName = (id: PlaceId | null) => machine.places?.find((place) => place.id === id)?.name ?? null
   const fitted = [...instances.values()].filter((item) => item.off === null && hasJoined(item.connections))
-  const connections = fitted.flatMap(({ kit, jobId, connections: made }) =>
+  const connections = fitted.flatMap(({ kit, jobId, connections: made, document }) =>
     made.map(({ kitEnd, to, method }): VehicleConnection => ({
       kit,
       kitEnd,
       to,
       ...(method === undefined ? {} : { method }),
       jobId,
+      says: `${document.ends.find(({ id }) => id === kitEnd)?.name ?? kitEnd}: ${inSentence(targetWords(machine, to, document))}`,
     })),
   )
   const inUse = (wound: Wound) => connections.some(({ to }) => 'cavity' in to && sameWound(to, wound))
@@ -142,7 +154,10 @@ export function vehicleOf(jobs: readonly VehicleJob[]): VehicleNow {
     if (!joined && !inUse({ connector, cavity }))
       open.push({ what: `Cut wire not joined: ${plugName(jobs, connector)}, cavity ${cavity}`, since })
   return {
-    fitted: fitted.map(({ kit, name, jobId, as, place }) => ({ kit, name, jobId, as, place })),
+    fitted: fitted.map(({ kit, name, jobId, as, place }) => ({
+      ...{ kit, name, jobId, as, place },
+      placeName: placeName(place),
+    })),
     connections,
     punctures: pierced,
     cuts: [...cuts.values()],

@@ -86,7 +86,7 @@ function ofKit({ kit }: KitMember, end: KitEnd): string {
 function named(kit: JoinedKit, id: KitEndId): string {
   const own = memberOf(kit, id)
   const end = own?.member.kit.ends.find((item) => item.id === own.id)
-  const socket = own?.member.kit.sockets?.find((item) => item.id === (own.id as string))
+  const socket = own?.member.kit.sockets?.find(({ id }) => String(id) === String(own.id))
   if (!own) return id
   return end ? ofKit(own.member, end) : `${socket?.name ?? own.id} of the ${own.member.kit.model}`
 }
@@ -188,7 +188,8 @@ function feedFindings(machine: Machine, wiring: readonly MemberWiring[], say: Sa
       const end = member.kit.ends.find((item) => item.id === kitEnd)
       if (end?.type !== 'flying-lead' || end.wants.signal !== 'supply-switched') continue
       if (!('connector' in to) || !('cavity' in to)) continue
-      const net = index.nets.get(index.wireInCavity.get(cavityKey(to.connector, to.cavity))?.net ?? none)
+      const wire = index.wireInCavity.get(cavityKey(to.connector, to.cavity))
+      const net = wire && index.nets.get(wire.net)
       if (net) onNet.set(net, [...(onNet.get(net) ?? []), { member, end, currentA: currentOf(member.kit, end) }])
     }
   for (const [net, leads] of onNet) {
@@ -203,7 +204,6 @@ function feedFindings(machine: Machine, wiring: readonly MemberWiring[], say: Sa
     )
   }
 }
-const none = '' as Net['id']
 
 /** Pins of two kits for one empty cavity. */
 function pinFindings(wiring: readonly MemberWiring[], say: Say): void {

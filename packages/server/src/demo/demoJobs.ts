@@ -17,28 +17,40 @@ import {
   type EntryBody,
   type NewEntry,
 } from '@tidy-badger/core/jobs'
-import { stations, stoichOf, type Station, type KitEndId } from '@tidy-badger/core/dossiers'
+import { stationsOf, stoichOf, type Station, type KitEndId } from '@tidy-badger/core/dossiers'
 import { drawMinutes } from '@tidy-badger/core/scheduling'
 import { seededRandom, asWritten, asId } from '@tidy-badger/core/shared'
 import type { JobService, LoadedJob } from '../jobs/index.ts'
+import type { VehicleService } from '../vehicles/index.ts'
 import type { AppDeps } from '../platform/deps.ts'
 import { demoJobs, type DemoJob } from './demoList.ts'
 
 /** Seeds the demo jobs when the store holds no job at all. */
-export async function seedDemo(deps: AppDeps, service: JobService): Promise<void> {
+export async function seedDemo(deps: AppDeps, service: JobService, vehicles: VehicleService): Promise<void> {
   if ((await service.list({ archived: 'all', deleted: false })).jobs.length > 0) return
-  for (const demo of demoJobs) await seedJob(deps, service, demo)
+  for (const demo of demoJobs) await seedJob(deps, service, vehicles, demo)
 }
 
-async function seedJob(deps: AppDeps, service: JobService, demo: DemoJob): Promise<void> {
-  const job = await service.open({
+async function openDemo(service: JobService, vehicles: VehicleService, demo: DemoJob): Promise<LoadedJob> {
+  if (demo.on) {
+    const vehicle = await vehicles.ofJob(demo.on.job)
+    if (vehicle === null) throw new Error(`demo: there is no job "${demo.on.job}"`)
+    const { id, title, opened: createdAt } = demo
+    return vehicles.open({ vehicle, purpose: demo.on.purpose, title, id, createdAt })
+  }
+  return service.open({
     machine: { id: demo.machine ?? 'pellick-gorse-430', ...(demo.variant ? { variant: demo.variant } : {}) },
     kits: [demo.kit ?? 'quernby-p1'].flat().map((id) => ({ id })),
     title: demo.title,
     id: demo.id,
     createdAt: demo.opened,
   })
+}
+
+async function seedJob(deps: AppDeps, service: JobService, vehicles: VehicleService, demo: DemoJob): Promise<void> {
+  const job = await openDemo(service, vehicles, demo)
   const writer = entryWriter(demo, job)
+  const stations = stationsOf(demo.on?.purpose ?? 'fit')
   for (const station of stations.slice(0, stations.indexOf(demo.reached))) {
     for (const body of goodWork(job, station, writer.entries)) writer.add(body)
     if (station === 'trim')
@@ -48,7 +60,7 @@ async function seedJob(deps: AppDeps, service: JobService, demo: DemoJob): Promi
   if (demo.reached === 'trim')
     for (const [i, seed] of demo.rides.entries())
       await takeRide(deps, job, writer, seed, i + 1, demo.lastAccepted || i < demo.rides.length - 1)
-  for (const body of (demo.ends ?? []).flatMap((end) => ticksOf(job, asId(end)))) writer.add(body)
+  for (const body of (demo.ends ?? []).flatMap((end) => ticksOf(job, writer.entries, asId(end)))) writer.add(body)
   if (demo.reached === 'hand-back') for (const body of goodWork(job, 'hand-back', writer.entries)) writer.add(body)
   for (const body of demo.more) writer.add(asWritten<EntryBody>(body))
   await service.append(job.row.id, { entries: writer.entries }, { role: 'keeper' })
@@ -75,7 +87,7 @@ function entryWriter(demo: DemoJob, job: LoadedJob) {
       })
       // What has to be waited out is waited out.
       if (body.kind === 'step-done' || body.kind === 'cover-off') {
-        const state = replay(job.dossiers, entries)
+        const state = replay(job.dossiers, [...job.journal, ...entries])
         while (openWait(job.dossiers, state, entry()) !== null) clock += 60_000
       }
       entries.push(entry())
@@ -104,10 +116,11 @@ function seedOf(id: string): number {
   return [...id].reduce((sum, sign) => (sum * 31 + sign.charCodeAt(0)) >>> 0, 7)
 }
 
-function ticksOf(job: LoadedJob, kitEnd: KitEndId): EntryBody[] {
-  const end = job.dossiers.kit.ends.find((candidate) => candidate.id === kitEnd)
-  const match = connectionPlan(job.dossiers).find((candidate) => candidate.kitEnd === kitEnd)
-  return end ? planTicks(job.dossiers, replay(job.dossiers, []), end, match).map((tick) => tick.makes) : []
+function ticksOf({ dossiers, journal }: LoadedJob, so: readonly NewEntry[], kitEnd: KitEndId): EntryBody[] {
+  const state = replay(dossiers, [...journal, ...so])
+  const end = dossiers.kit.ends.find((candidate) => candidate.id === kitEnd)
+  const match = connectionPlan(dossiers, state).find((candidate) => candidate.kitEnd === kitEnd)
+  return end ? planTicks(dossiers, state, end, match).map((tick) => tick.makes) : []
 }
 
 /** What the yard's people write where a step asks for words. */
@@ -125,8 +138,8 @@ const written: Record<string, string | undefined> = {
 }
 
 /** What the yard's people write down at a station. */
-function goodWork({ dossiers }: LoadedJob, station: Station, so: readonly NewEntry[]): EntryBody[] {
-  return smoothWork(dossiers, station, so, (step) => written[step.id] ?? 'As it should be.')
+function goodWork({ dossiers, journal }: LoadedJob, station: Station, so: readonly NewEntry[]): EntryBody[] {
+  return smoothWork(dossiers, station, [...journal, ...so], (step) => written[step.id] ?? 'As it should be.')
 }
 
 /** A simulated ride with the table in force, imported, fitted and, where asked, taken over. */

@@ -1,4 +1,4 @@
-import type { Station } from '@tidy-badger/core/dossiers'
+import type { Purpose, Station } from '@tidy-badger/core/dossiers'
 import type { EntryBody } from '@tidy-badger/core/jobs'
 import type { Written } from '@tidy-badger/core/shared'
 
@@ -8,7 +8,9 @@ export interface DemoJob {
   title: string
   /** The utility quad and its kit unless said otherwise. */
   machine?: string
-  kit?: string
+  kit?: string | string[]
+  /** On the machine of an earlier job, with what is in it, for another purpose than fitting. */
+  on?: { job: string; purpose: Purpose }
   variant?: string
   opened: string
   by: string
@@ -229,6 +231,54 @@ export const demoJobs: readonly DemoJob[] = [
     reached: 'wake',
     rides: [],
     lastAccepted: false,
+    more: [],
+  },
+  {
+    id: 'demo-patrol',
+    title: 'Ski patrol side-by-side, 2021',
+    machine: 'pellick-skua-960',
+    kit: ['quernby-learner', 'lowlamp-dial'],
+    opened: '2026-08-19T06:40:00.000Z',
+    by: 'Ilse',
+    reached: 'lay-loom',
+    rides: [],
+    lastAccepted: false,
+    more: [],
+  },
+  {
+    id: 'demo-log-hauler',
+    title: 'Log hauler, 2019: module and selector',
+    machine: 'hallam-voss-longhaul-69',
+    kit: ['thistle-d5', 'wren-selector'],
+    opened: '2026-08-20T05:30:00.000Z',
+    by: 'Tomas',
+    reached: 'hook-up',
+    rides: [],
+    lastAccepted: false,
+    ends: ['thistle-d5:ground', 'wren-selector:ground'],
+    more: [],
+  },
+  {
+    id: 'demo-lower-yard-look',
+    title: 'Lower yard quad: after ten hours',
+    on: { job: 'demo-lower-yard', purpose: 'look' },
+    opened: '2026-08-17T06:20:00.000Z',
+    by: 'Runa',
+    reached: 'hand-back',
+    rides: [],
+    lastAccepted: false,
+    more: [{ kind: 'station-done', station: 'hand-back' }],
+  },
+  {
+    id: 'demo-col-quad-stock',
+    title: 'Col quad, sold: back to stock',
+    on: { job: 'demo-col-quad', purpose: 'stock' },
+    opened: '2026-08-21T08:05:00.000Z',
+    by: 'Tomas',
+    reached: 'hook-up',
+    rides: [],
+    lastAccepted: false,
+    ends: ['injector', 'coil', 'throttle'],
     more: [],
   },
 ]

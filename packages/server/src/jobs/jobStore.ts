@@ -10,6 +10,7 @@ import {
   kitRefs,
   refsInForce,
   replay,
+  withBench,
   type JobDossiers,
   type JobRefs,
   type JobState,
@@ -133,7 +134,7 @@ export function pairOf(
     throw refusal('unprocessable', 'dossier-kind', 'The job points at dossiers of the wrong kind.', 'job')
   const composed = composeVariant(machine, variant)
   if (!composed.ok) throw new Refusal('unprocessable', ...composed.problems)
-  return { machine: composed.value, kit: joinKits(own, kitsOf(present)) }
+  return withBench({ machine: composed.value, kit: joinKits(own, kitsOf(present)) })
 }
 
 function deletedJob(row: JobRow): Refusal {

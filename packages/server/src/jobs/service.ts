@@ -1,4 +1,3 @@
-import { isAhead } from '@tidy-badger/core/journal'
 import {
   entryVersion,
   invalidatedBy,
@@ -7,7 +6,6 @@ import {
   kitRefs,
   movesDossiers,
   refsInForce,
-  type EntryBody,
   type Invalidated,
   type JobDossiers,
   type JobRefs,
@@ -16,7 +14,7 @@ import {
 } from '@tidy-badger/core/jobs'
 import { compareDossiers, membersOf, type DossierRef, type Kit, type Machine } from '@tidy-badger/core/dossiers'
 import type { Erratum } from '@tidy-badger/core/wiring'
-import type { DossierAsked, DossierService } from '../dossiers/index.ts'
+import type { DossierService } from '../dossiers/index.ts'
 import { notFound, Refusal, refusal } from '../platform/errors.ts'
 import type { AppDeps } from '../platform/deps.ts'
 import type { Sender } from '../platform/http.ts'
@@ -26,6 +24,7 @@ import { jobList, summaryOf } from './jobList.ts'
 import { jobStore, type LoadedJob } from './jobStore.ts'
 import { deletedJobsLiveMs, mostEntries, mostSince } from './keeping.ts'
 import type { Live } from './live.ts'
+import { checkTimes, requireNotOpened, requireOnce, withKit, type OpenAsked } from './opening.ts'
 import { HeadMoved, jobRepository, type JobRow } from './repository.ts'
 import { learntFrom, requireReadable } from './teach.ts'
 import { isHeavy } from './weight.ts'
@@ -124,7 +123,7 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
         'entries.0.kit',
       )
     const pair = await store.dossiersOf(withKit(job.refs, entry.kit))
-    requireTogether(
+    await requireTogether(
       pair.machine,
       membersOf(pair.kit).map(({ kit }) => kit),
       'entries.0.kit',
@@ -407,65 +406,4 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
     }
     await send()
   }
-}
-
-/** What a job begins with is the yard's to say, and is not taken back. @throws Refusal where a batch says or unsays it */
-function requireNotOpened(job: LoadedJob, batch: readonly NewEntry[], again: boolean): void {
-  const first = job.journal[0]
-  batch.forEach((entry, i) => {
-    const said = entry.kind === 'opened' && !again && !job.journal.some(({ id }) => id === entry.id)
-    const unsaid = entry.kind === 'undo' && first?.kind === 'opened' && entry.undoes === first.id
-    if (said || unsaid)
-      throw refusal(
-        'unprocessable',
-        'by-the-yard',
-        'What a job begins with is written down by the yard when it is opened, and stays.',
-        `entries.${i}.kind`,
-      )
-  })
-}
-
-/** What a job is opened with. */
-export interface OpenAsked {
-  machine: DossierAsked
-  kits: readonly DossierAsked[]
-  /** Kits that are in the machine already. */
-  present?: readonly DossierRef[]
-  /** What stands first in its journal: what it begins with. */
-  first?: EntryBody
-  title?: string
-  id?: string
-  createdAt?: string
-}
-
-/** A job's dossiers with one kit more. */
-function withKit(refs: JobRefs, kit: DossierRef): JobRefs {
-  return { ...refs, more: [...(refs.more ?? []), kit] }
-}
-
-/** @throws Refusal where a kit stands twice that a machine takes once */
-function requireOnce(kits: readonly Kit[], present: number): void {
-  const twice = kits.find((kit, i) => !kit.repeatable && kits.findIndex(({ id }) => id === kit.id) < i)
-  if (!twice) return
-  const before = kits.slice(0, present).some(({ id }) => id === twice.id)
-  throw refusal(
-    'unprocessable',
-    'kit-twice',
-    before
-      ? `The ${twice.maker} ${twice.model} is in this machine already, and a machine takes one of it.`
-      : `The ${twice.maker} ${twice.model} is named twice, and a machine takes one of it.`,
-    'kits',
-  )
-}
-
-/** @throws Refusal for the first entry whose time lies more than a day ahead */
-export function checkTimes(entries: readonly (NewEntry | JournalEntry)[], now: string, under = 'entries'): void {
-  for (const [i, entry] of entries.entries())
-    if (entry.at !== undefined && isAhead(entry.at, now))
-      throw refusal(
-        'unprocessable',
-        'in-the-future',
-        `The time ${entry.at} lies more than a day ahead. Set the clock of the device.`,
-        `${under}.${i}.at`,
-      )
 }

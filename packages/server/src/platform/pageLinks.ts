@@ -28,9 +28,14 @@ const jobAddress = /^\/job\/([\w.~-]{1,100})(?:\/([a-z-]{1,40}))?\/?$/
 export function pageLinks(webFolder: string): (path: string) => string | null {
   const list = join(webFolder, '.vite', 'manifest.json')
   const manifest: Manifest = existsSync(list) ? JSON.parse(readFileSync(list, 'utf8')) : {}
+  // A page that others import as well stands under its chunk's own name.
+  const chunkOf = (name: string) => {
+    const shared = `_${name.replace(/^.*\/(\w+)\.tsx?$/, '$1')}-`
+    return manifest[name] ?? Object.entries(manifest).find(([key]) => key.startsWith(shared))?.[1]
+  }
   const files = (names: readonly string[], found = new Set<string>()): Set<string> => {
     for (const name of names) {
-      const chunk = manifest[name]
+      const chunk = chunkOf(name)
       if (!chunk || found.has(chunk.file)) continue
       found.add(chunk.file)
       files(chunk.imports ?? [], found)

@@ -22,6 +22,7 @@ const vehicle = z.object({
   fitted: z.array(
     z.object({
       ...{ kit: z.string(), name: z.string(), jobId: z.string(), place: z.string().nullable() },
+      placeName: z.string().nullable(),
       as: z.string().describe('Its name in that job; empty where it was the only one'),
     }),
   ),
@@ -32,6 +33,7 @@ const vehicle = z.object({
       to: connectionTargetSchema,
       method: z.enum(tapMethods).optional(),
       jobId: z.string(),
+      says: z.string().describe('End and place in words'),
     }),
   ),
   punctures: z.array(z.object({ ...wound, sealed: z.boolean(), inUse: z.boolean() })),

@@ -7,7 +7,7 @@ import { Picture, Views, StationHeading } from '../ui/Views.tsx'
 import { Stage } from '../ui/Stage.tsx'
 import { later } from '../ui/comesLater.tsx'
 import { useKeys } from '../ui/useKeys.ts'
-import { coverOf, WorkMargin } from './components/WorkMargin.tsx'
+import { coverOf } from './coverOf.ts'
 import {
   WorkDock,
   WorkList,
@@ -19,6 +19,7 @@ import {
 } from '../work/index.ts'
 
 // What is to be done is there at once; what is turned to comes meanwhile.
+const WorkMargin = later(async () => (await import('./components/WorkMargin.tsx')).WorkMargin)
 const MachineDrawing = later(async () => (await import('./components/MachineDrawing.tsx')).MachineDrawing)
 const Practices = later(async () => (await import('./components/Practices.tsx')).Practices)
 const PlanNotes = later(async () => (await import('./components/PlanNotes.tsx')).PlanNotes)
@@ -94,7 +95,11 @@ export function WorkPage({ station, children }: { station: Station; children?: R
           </Picture>
         </Views>
       }
-      margin={<WorkMargin item={current} station={station} gated={gated} />}
+      margin={
+        <Suspense fallback={null}>
+          <WorkMargin item={current} station={station} gated={gated} />
+        </Suspense>
+      }
       dock={
         <WorkDock station={station} items={items} current={current} gated={gated} onDone={() => selectWork(null)} />
       }

@@ -1,11 +1,11 @@
 import { trimBasis } from '@tidy-badger/core/fuel-trim'
-import { stations, type Station } from '@tidy-badger/core/dossiers'
+import { isJoined, stations, type Station } from '@tidy-badger/core/dossiers'
 import { Suspense, useEffect, useRef } from 'react'
 import { Navigate, useParams } from 'react-router'
 import { later } from '../ui/comesLater.tsx'
 import { Loading } from '../ui/states.tsx'
 import { CheckKitPage, SetUpPage, TakeInPage, WorkPage } from '../access/index.ts'
-import { useJob } from '../jobs/index.ts'
+import { KitByKit, useJob } from '../jobs/index.ts'
 import { HookUpPage } from '../wiring/index.ts'
 
 const fuelTrim = () => import('../fuel-trim/index.ts')
@@ -57,7 +57,13 @@ function StationView({ station }: { station: Station }) {
       return <SetUpPage />
     case 'lay-loom':
     case 'tie-down':
-      return <LoomPage station={station} />
+      return isJoined(dossiers.kit) ? (
+        <KitByKit station={station}>
+          <LoomPage station={station} />
+        </KitByKit>
+      ) : (
+        <LoomPage station={station} />
+      )
     case 'hook-up':
       return <HookUpPage />
     case 'trim':

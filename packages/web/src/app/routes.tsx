@@ -1,4 +1,4 @@
-import { ArchiveRestore, Library, Settings, TabletSmartphone } from 'lucide-react'
+import { ArchiveRestore, Files, Library, Settings, TabletSmartphone } from 'lucide-react'
 import { lazy, Suspense } from 'react'
 import { Link, Outlet, type RouteObject } from 'react-router'
 import { ConfirmQuestion, NewJobPage, PersonQuestion, YardPage } from '../jobs/index.ts'
@@ -20,6 +20,8 @@ const DossierPage = lazy(async () => ({ default: (await import('../dossiers/inde
 const BenchPage = lazy(async () => ({ default: (await import('../pairing/index.ts')).BenchPage }))
 const PairPage = lazy(async () => ({ default: (await import('../pairing/index.ts')).PairPage }))
 const BackupPage = lazy(async () => ({ default: (await import('../backup/index.ts')).BackupPage }))
+const VehiclesPage = lazy(async () => ({ default: (await import('../vehicles/index.ts')).VehiclesPage }))
+const VehiclePage = lazy(async () => ({ default: (await import('../vehicles/index.ts')).VehiclePage }))
 const EditorPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).EditorPage }))
 
 function Root() {
@@ -58,6 +60,10 @@ function Yard() {
           <span className="max-[430px]:sr-only">Tidy Badger</span>
         </Link>
         <div className="flex items-center gap-0 sm:gap-3">
+          <Link to="/vehicles" className="flex min-h-11 items-center px-1.5 font-semibold underline underline-offset-4">
+            <Files aria-hidden size={22} className="sm:hidden" />
+            <span className="max-sm:sr-only">On file</span>
+          </Link>
           <Link to="/dossiers" className="flex min-h-11 items-center px-1.5 font-semibold underline underline-offset-4">
             <Library aria-hidden size={22} className="sm:hidden" />
             <span className="max-sm:sr-only">Machines and kits</span>
@@ -98,6 +104,8 @@ export const routes: RouteObject[] = [
           { path: '/pair', element: <PairPage /> },
           { path: '/backup', element: <BackupPage /> },
           { path: '/settings', element: <SettingsPage /> },
+          { path: '/vehicles', element: <VehiclesPage /> },
+          { path: '/vehicles/:id', element: <VehiclePage /> },
           { path: '/dossiers', element: <DossiersPage /> },
           { path: '/dossiers/draft/:id', element: <EditorPage /> },
           { path: '/dossiers/:kind/:id', element: <DossierPage /> },

@@ -103,7 +103,36 @@ describe('a new job', () => {
     await hands.type(screen.getByLabelText(/What is it called/), '  Hut 9 ')
     await hands.click(screen.getByRole('button', { name: 'Open the job' }))
     expect((await screen.findByRole('alert')).textContent).toBe('The yard is full.')
-    expect(yard.sent.at(-1)?.body).toEqual({ machine: { id: 'gorse' }, kit: { id: 'single' }, title: 'Hut 9' })
+    expect(yard.sent.at(-1)?.body).toEqual({ machine: { id: 'gorse' }, kits: [{ id: 'single' }], title: 'Hut 9' })
+  })
+
+  test('takes several kits, and one from the shelf', async () => {
+    const yard = yardOfRows()
+    yard.answers.set('/api/dossiers', [
+      row('machine', 'gorse', 'Gorse'),
+      row('kit', 'single', 'P1', { fits: ['gorse'] }),
+      row('kit', 'dial', 'Dial', { fits: [] }),
+      row('kit', 'twin', 'P4 twin', { fits: ['saddler'] }),
+    ])
+    yard.answers.set('/api/shelf', [
+      { id: 'job-1/', kit: { id: 'dial' }, name: 'Lowlamp Dial', missing: ['Cable ties'] },
+    ])
+    yard.answers.set('/api/jobs', (method: string) =>
+      method === 'POST' ? Response.json([{ code: 'kits-clash', path: 'kits', message: 'No.' }], { status: 422 }) : [],
+    )
+    const { hands } = openApp(yard, '/new')
+    await hands.click(await screen.findByLabelText(/^P1/))
+    const along = within(screen.getByRole('group', { name: 'And in the same job?' }))
+    expect(along.getAllByRole('checkbox')).toHaveLength(1)
+    await hands.click(along.getByLabelText(/^Dial/))
+    await hands.click(await screen.findByLabelText(/Take the Lowlamp Dial from the shelf.*Missing: Cable ties/))
+    await hands.click(screen.getByRole('button', { name: 'Open the job' }))
+    expect((await screen.findByRole('alert')).textContent).toBe('No.')
+    expect(yard.sent.at(-1)?.body).toEqual({
+      machine: { id: 'gorse' },
+      kits: [{ id: 'single' }, { id: 'dial' }],
+      fromShelf: ['job-1/'],
+    })
   })
 })
 

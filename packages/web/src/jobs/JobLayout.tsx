@@ -1,10 +1,11 @@
-import { type Station, stationNames, stations } from '@tidy-badger/core/dossiers'
+import { purposeNames, type Station, stationNames, stations, stationsOf } from '@tidy-badger/core/dossiers'
+import { purposeOf } from '@tidy-badger/core/vehicles'
 import { lastOfDevice } from '@tidy-badger/core/journal'
 import { entryWords } from '@tidy-badger/core/jobs'
 import { BookOpenText, CircleCheck, CloudOff, CloudUpload, House, PencilLine } from 'lucide-react'
-import { useEffect, useRef, useState, type ReactNode } from 'react'
+import { Suspense, useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation, useParams } from 'react-router'
-import { comesLater } from '../ui/comesLater.tsx'
+import { comesLater, later } from '../ui/comesLater.tsx'
 import { HeadButton } from '../ui/HeadButton.tsx'
 import { Failed, Loading, Stripes } from '../ui/states.tsx'
 import { usePreferences } from '../platform/preferences.ts'
@@ -12,14 +13,12 @@ import { useAwake } from '../platform/useAwake.ts'
 import { notice } from '../ui/notices.ts'
 import { useTypedCount } from '../platform/keptTexts.ts'
 import { useKeys } from '../ui/useKeys.ts'
-import { TimerChips } from './components/TimerChips.tsx'
-import { NewerNotice } from './components/NewerNotice.tsx'
-import { ReopenedNotice } from './components/ReopenedNotice.tsx'
-import { RefusedNotice } from './components/RefusedNotice.tsx'
 import { wakePlanner } from './planClient.ts'
 import { listen, openJournal, useJournal } from './journalStore.ts'
 import { JobContext, useJob, useJobView, type JobView } from './useJob.ts'
 
+const TimerChips = later(async () => (await import('./components/TimerChips.tsx')).TimerChips)
+const JobNotices = later(async () => (await import('./components/JobNotices.tsx')).JobNotices)
 const JournalSheet = comesLater(
   async () => (await import('./components/JournalSheet.tsx')).JournalSheet,
   ({ open }: { open: boolean; onClose: () => void }) => open,
@@ -66,9 +65,9 @@ export function JobLayout({ tools }: { tools?: ReactNode }) {
         <StationNav view={shown} />
         <div className="print-flow flex min-h-0 min-w-0 flex-1 flex-col">
           <JobHeader view={shown} tools={tools} />
-          <RefusedNotice />
-          <ReopenedNotice view={shown} />
-          <NewerNotice />
+          <Suspense fallback={null}>
+            <JobNotices />
+          </Suspense>
           <main className="print-flow flex min-h-0 flex-1 flex-col">
             <Outlet />
           </main>
@@ -108,7 +107,7 @@ function StationNav({ view }: { view: JobView }) {
         <Stripes className="h-6 max-md:hidden" />
         <House aria-hidden size={22} className="md:hidden" />
       </Link>
-      {stations.map((station) => (
+      {stationsOf(purposeOf(view.state)).map((station) => (
         <StationLink key={station} station={station} view={view} />
       ))}
     </nav>
@@ -144,6 +143,7 @@ function StationLink({ station, view }: { station: Station; view: JobView }) {
 function JobHeader({ view, tools }: { view: JobView; tools: ReactNode }) {
   const [open, setOpen] = useState(false)
   const { dossiers, job } = view
+  const purpose = purposeOf(view.state)
   useAwake()
   useKeys({ j: () => setOpen(true), Undo: () => void takeBack(view) })
   return (
@@ -151,13 +151,23 @@ function JobHeader({ view, tools }: { view: JobView; tools: ReactNode }) {
       <h1 className="min-w-0 truncate text-lead font-bold">
         {job.title}
         <span className="ml-2 font-text text-body font-normal text-quiet max-lg:hidden">
-          {dossiers.machine.model} + {dossiers.kit.maker} {dossiers.kit.model}
+          {purpose !== 'fit' && `${purposeNames[purpose]}: `}
+          {job.vehicle ? (
+            <Link to={`/vehicles/${job.vehicle}`} className="underline underline-offset-4">
+              {dossiers.machine.model}
+            </Link>
+          ) : (
+            dossiers.machine.model
+          )}{' '}
+          + {dossiers.kit.maker} {dossiers.kit.model}
         </span>
       </h1>
       <div className="flex shrink-0 items-center gap-2">
         <LinkState />
         {tools}
-        <TimerChips />
+        <Suspense fallback={null}>
+          <TimerChips />
+        </Suspense>
         <HeadButton onClick={() => setOpen(true)}>
           <BookOpenText aria-hidden size={20} />
           <span className="max-sm:sr-only">Journal</span>{' '}

@@ -1,4 +1,4 @@
-import { stationNames, stations } from '@tidy-badger/core/dossiers'
+import { stationNames, stationsOf } from '@tidy-badger/core/dossiers'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { FileUp, OctagonAlert, PackageSearch, Plus } from 'lucide-react'
 import { useEffect, useState, type ReactNode } from 'react'
@@ -259,6 +259,7 @@ function Flag({ tone, icon, children }: { tone: string; icon: ReactNode; childre
 
 /** A stripe for every station: the job's place in the day. */
 function Progress({ job }: { job: JobSummary }) {
+  const stations = stationsOf(job.purpose ?? 'fit')
   const at = job.finished ? stations.length : stations.indexOf(job.station)
   return (
     <div className="flex flex-col items-start gap-1 sm:items-end">

@@ -1,4 +1,4 @@
-import type { Dossier, DossierRef, Station } from '@tidy-badger/core/dossiers'
+import type { Dossier, DossierRef, Purpose, Station } from '@tidy-badger/core/dossiers'
 import type { Invalidated, JobDossiers } from '@tidy-badger/core/jobs'
 import type { Erratum } from '@tidy-badger/core/wiring'
 import { getKept } from '../platform/api/kept.ts'
@@ -21,9 +21,13 @@ export interface JobSummary {
   missing: string[]
   rides: number
   head: number
+  /** Missing on what was kept by an earlier version. */
+  kits?: (DossierRef & { key: string })[]
+  present?: DossierRef[]
+  purpose?: Purpose
 }
 
-export type JobWithDossiers = JobSummary & { dossiers: JobDossiers }
+export type JobWithDossiers = JobSummary & { dossiers: JobDossiers; vehicle?: string | null }
 
 export interface DossierRow {
   kind: 'machine' | 'kit'
@@ -62,8 +66,14 @@ export const bringBackJob = (id: string) => request(`/api/jobs/${encodeURICompon
 export const throwAwayJob = (id: string) => deleteAt(`/api/jobs/${encodeURIComponent(id)}`)
 export const fetchDossiers = () => getKept<DossierRow[]>('/api/dossiers')
 export const fetchErrata = () => getKept<Erratum[]>('/api/errata')
-export const openJob = (body: { machine: { id: string; variant?: string }; kit: { id: string }; title?: string }) =>
-  postJson<JobSummary>('/api/jobs', body)
+export const openJob = (body: {
+  machine?: { id: string; variant?: string }
+  vehicle?: string
+  kits?: { id: string }[]
+  purpose?: Purpose
+  fromShelf?: string[]
+  title?: string
+}) => postJson<JobSummary>('/api/jobs', body)
 export const importJob = (file: File) =>
   postFile<{ id: string; merged: boolean; added: number }>('/api/jobs/import', file, 'application/json')
 

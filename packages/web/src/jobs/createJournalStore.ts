@@ -1,3 +1,4 @@
+import type { JobWithDossiers } from './api.ts'
 import {
   type EntryBody,
   entryVersion,
@@ -203,7 +204,7 @@ export function createJournalStore({ http, store, now, id: newId, writer, later,
       await took(jobId, [...get().entries, ...added], news.head, news.yard)
     }
     const { job } = get()
-    if (job && news.dossiers !== null && news.dossiers !== `${job.machine.hash} ${job.kit.hash}`) {
+    if (job && news.dossiers !== null && news.dossiers !== hashesOf(job)) {
       const changed = await http.job(jobId)
       if (isOpen(jobId)) set({ job: changed })
     }
@@ -285,4 +286,9 @@ function isUnpaired(error: unknown): boolean {
 
 function messageOf(error: unknown, otherwise: string): string {
   return error instanceof Error ? error.message : otherwise
+}
+
+/** Hashes of the documents a job works with, as the server names them beside its journal. */
+function hashesOf({ machine, kit, kits }: JobWithDossiers): string {
+  return [machine, ...(kits ?? [kit])].map(({ hash }) => hash).join(' ')
 }

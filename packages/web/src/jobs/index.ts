@@ -1,5 +1,7 @@
+import { later } from '../ui/comesLater.tsx'
+
 export { JobIndex, JobLayout } from './JobLayout.tsx'
-export { fetchDocument, fetchDossiers, fetchErrata, fetchJobs, type DossierRow } from './api.ts'
+export { fetchDocument, fetchDossiers, fetchErrata, fetchJobs, openJob, type DossierRow } from './api.ts'
 export { ConfirmQuestion } from './components/ConfirmQuestion.tsx'
 export { PersonQuestion } from './components/PersonQuestion.tsx'
 export { NewJobPage, YardPage } from './pages.ts'
@@ -10,4 +12,5 @@ export { useJob, useTimes, type JobView } from './useJob.ts'
 export { askAnew, askForPerson } from './personStore.ts'
 export { StationDoneButton } from './components/StationDoneButton.tsx'
 export { PhotoButton } from './components/PhotoButton.tsx'
+export const KitByKit = later(async () => (await import('./components/KitByKit.tsx')).KitByKit)
 export { PhotoRow } from './components/PhotoRow.tsx'

@@ -22,7 +22,12 @@ export function withSharedDossiers(job: JobWithDossiers): JobWithDossiers {
   const dossiers: JobDossiers = {
     ...job.dossiers,
     machine: known(`${job.machine.hash} ${job.machine.variant ?? ''}`, job.dossiers.machine),
-    kit: known(job.kit.hash, job.dossiers.kit),
+    kit: known(kitsName(job), job.dossiers.kit),
   }
   return { ...job, dossiers }
+}
+
+/** Several kits are one document by all that are in it, in their order. */
+function kitsName({ kit, kits, present = [] }: JobWithDossiers): string {
+  return [...(kits ?? [kit]).map(({ hash }) => hash), '|', ...present.map(({ hash }) => hash)].join(' ')
 }

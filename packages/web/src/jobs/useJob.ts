@@ -41,6 +41,8 @@ export interface JobView {
   /** Writes entries down; says why when it cannot. @returns whether it was written */
   write: (...bodies: EntryBody[]) => Promise<boolean>
   undo: (entry: string) => Promise<boolean>
+  /** Where kits are worked at one by one: the next that has something left at this station. */
+  nextKit?: { name: string; go: () => void }
 }
 
 /** Replays the open job; null until its dossiers are here. */
@@ -53,7 +55,7 @@ export function useJobView(): JobView | null {
   const taught = job?.dossiers
   const samples = useTimes(job)
   const { data: learnt } = useQuery({
-    queryKey: ['learnt', job?.machine, job?.kit, samples],
+    queryKey: ['learnt', job?.machine, job?.kits ?? job?.kit, samples],
     queryFn: () => (taught && samples?.length ? learnBeside(taught, samples) : null),
     enabled: taught !== undefined && samples !== undefined,
     staleTime: Infinity,

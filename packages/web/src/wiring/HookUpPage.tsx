@@ -1,5 +1,6 @@
 import { around, idIn } from '@tidy-badger/core/shared'
 import { planTicks } from '@tidy-badger/core/jobs'
+import { purposeOf } from '@tidy-badger/core/vehicles'
 import { Tabs } from 'radix-ui'
 import { Suspense, useEffect, useState } from 'react'
 import { useSearchParams } from 'react-router'
@@ -10,7 +11,6 @@ import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
 import { later } from '../ui/comesLater.tsx'
 import { Picture } from '../ui/Views.tsx'
 import { useKeys } from '../ui/useKeys.ts'
-import { EndMargin } from './components/EndMargin.tsx'
 import { LoomDrawing } from './components/LoomDrawing.tsx'
 import { TickDock } from './components/TickDock.tsx'
 import { WireSearch } from './components/WireSearch.tsx'
@@ -26,6 +26,7 @@ import {
 } from './store.ts'
 
 // The loom is there at once; what is turned to comes meanwhile.
+const EndMargin = later(async () => (await import('./components/EndMargin.tsx')).EndMargin)
 const JobMargin = later(async () => (await import('./components/JobMargin.tsx')).JobMargin)
 const ConnectionCard = later(async () => (await import('./components/ConnectionCard.tsx')).ConnectionCard)
 const SignalPaths = later(async () => (await import('./components/SignalPaths.tsx')).SignalPaths)
@@ -85,7 +86,7 @@ export function HookUpPage() {
           >
             <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
               <h2 className="text-title font-bold">
-                {made} of {ends.length} ends connected
+                {made} of {ends.length} ends {purposeOf(view.state) === 'stock' ? 'off' : 'connected'}
               </h2>
               <WireSearch
                 onPick={({ connector, cavity }) => selectPlace({ connector, cavity }, endAt(view, connector, cavity))}
@@ -122,8 +123,8 @@ export function HookUpPage() {
             <>
               <Suspense fallback={null}>
                 <JobMargin />
+                {shown && <EndMargin key={shown.end.id} item={shown} after={after.map((item) => item.end)} />}
               </Suspense>
-              {shown && <EndMargin key={shown.end.id} item={shown} after={after.map((item) => item.end)} />}
             </>
           )
         }

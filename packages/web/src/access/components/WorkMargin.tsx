@@ -1,3 +1,4 @@
+import { coverOf } from '../coverOf.ts'
 import { asHeading } from '@tidy-badger/core/dossiers'
 import { coverName, fixedWayTo, type PlannedTarget, targetKey, wayChosen, waysTo } from '@tidy-badger/core/access'
 import type { Cover, Station, WayId } from '@tidy-badger/core/dossiers'
@@ -76,12 +77,6 @@ export function WorkMargin({ item, station, gated }: { item: WorkItem | undefine
       )}
     </>
   )
-}
-
-export function coverOf(item: WorkItem | undefined): Cover | null {
-  if (item?.kind === 'cover-off') return item.removal.cover
-  if (item?.kind === 'cover-on') return item.closing.cover
-  return null
 }
 
 function CoverCard({ cover, off }: { cover: Cover; off: boolean }) {

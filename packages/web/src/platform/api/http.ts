@@ -62,6 +62,10 @@ export async function putJson<T>(path: string, body: unknown): Promise<T> {
   return (await request(path, jsonBody('PUT', body))).json()
 }
 
+export async function patchJson<T>(path: string, body: unknown): Promise<T> {
+  return (await request(path, jsonBody('PATCH', body))).json()
+}
+
 /** Sends a file as it lies, however large. */
 export async function postFile<T>(path: string, file: Blob, type: string): Promise<T> {
   return (await request(path, { method: 'POST', headers: { 'content-type': type }, body: file })).json()

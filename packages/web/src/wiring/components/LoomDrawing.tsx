@@ -1,4 +1,4 @@
-import type { KitEnd, KitEndId } from '@tidy-badger/core/dossiers'
+import { memberOf, membersOf, type Kit, type KitEnd, type KitEndId } from '@tidy-badger/core/dossiers'
 import { Check, OctagonAlert } from 'lucide-react'
 import { useEffect, useRef } from 'react'
 import { useJob } from '../../jobs/index.ts'
@@ -8,17 +8,23 @@ import { Wire } from '../Wire.tsx'
 const width = 340
 const trunk = { from: 122, to: 226 }
 
-/** The loom as a tree: module, trunk with its break-outs where they are, a branch to every end. */
-export function LoomDrawing({
-  ends,
-  current,
-  onPick,
-}: {
+interface LoomDrawingProps {
   ends: EndView[]
   current?: string
   onPick: (end: KitEndId) => void
-}) {
-  const { dossiers } = useJob()
+}
+
+/** The looms of the job, each kit's own, one under the other. */
+export function LoomDrawing(props: LoomDrawingProps) {
+  const { kit } = useJob().dossiers
+  return membersOf(kit).map((member) => {
+    const ends = props.ends.filter(({ end }) => memberOf(kit, end.id)?.member.key === member.key)
+    return ends.length > 0 && <OneLoom key={member.key} {...props} ends={ends} kit={member.kit} />
+  })
+}
+
+/** The loom as a tree: module, trunk with its break-outs where they are, a branch to every end. */
+function OneLoom({ ends, current, onPick, kit }: LoomDrawingProps & { kit: Kit }) {
   const row = ends.length > 9 ? 58 : 70
   const height = ends.length * row
   // With many ends the module stays in sight at the top instead of half way down.
@@ -27,7 +33,6 @@ export function LoomDrawing({
   useEffect(() => {
     list.current?.querySelector('[aria-pressed=true]')?.scrollIntoView({ block: 'nearest' })
   }, [current])
-  const { kit } = dossiers
   const breakOut = (end: KitEnd) => trunk.from + (trunk.to - trunk.from) * Math.min(1, end.breakOutM / kit.trunkM)
   return (
     <div className="flex">

@@ -1,0 +1,16 @@
+import { useJob } from '../useJob.ts'
+import { NewerNotice } from './NewerNotice.tsx'
+import { RefusedNotice } from './RefusedNotice.tsx'
+import { ReopenedNotice } from './ReopenedNotice.tsx'
+
+/** What is said of a job over its work, where there is anything: refused, open again, a newer dossier. */
+export function JobNotices() {
+  const view = useJob()
+  return (
+    <>
+      <RefusedNotice />
+      <ReopenedNotice view={view} />
+      <NewerNotice />
+    </>
+  )
+}

@@ -1,0 +1,2 @@
+export { VehiclePage } from './VehiclePage.tsx'
+export { VehiclesPage } from './VehiclesPage.tsx'
