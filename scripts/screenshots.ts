@@ -60,7 +60,15 @@ async function openKitCopy(page: Page): Promise<void> {
 const views: View[] = [
   { name: 'yard', path: '/', sign: 'In the yard' },
   { name: 'check-kit', path: '/job/demo-guest-house/check-kit', sign: 'Bus terminator is missing' },
-  { name: 'make-safe', path: '/job/demo-guest-house/make-safe', sign: 'Make safe' },
+  {
+    name: 'vehicle',
+    path: '/vehicles',
+    sign: 'Lower yard quad',
+    before: async (page) => {
+      await page.getByRole('link', { name: /Lower yard quad/ }).click()
+      await page.getByText('In it now').waitFor()
+    },
+  },
   { name: 'hook-up', path: '/job/demo-hut-7/hook-up', sign: '3 of 7 ends connected' },
   { name: 'take-in', path: '/job/demo-guest-house/take-in', sign: 'For this job' },
   { name: 'open-up', path: '/job/demo-guide-twin/open-up', sign: 'From above', before: pickTank },

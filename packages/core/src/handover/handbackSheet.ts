@@ -1,7 +1,16 @@
 import { openStops } from '../findings/index.ts'
 import { currentTrim } from '../fuel-trim/index.ts'
 import { wireAt, wireName, type KitEnd, type KitSetting, type WireColour } from '../dossiers/index.ts'
-import { electricsOf, jobFindings, stationProgress, trayOf, type JobDossiers, type JobState } from '../jobs/index.ts'
+import {
+  electricsOf,
+  jobFindings,
+  memberJobs,
+  memberState,
+  stationProgress,
+  trayOf,
+  type JobDossiers,
+  type JobState,
+} from '../jobs/index.ts'
 import { connectionPlan, differences, targetWords } from '../wiring/index.ts'
 
 export interface SheetWire {
@@ -164,8 +173,14 @@ function settingValue(setting: KitSetting, set: string | undefined): string {
   return `${set ?? setting.shipped} ${setting.unit}`.trim()
 }
 
-/** What the next person looks for first: the module, then the loom, part by part, then the feed. */
+/** What the next person looks for first: the module, then the loom, part by part, then the feed; of several kits each for itself. */
 function liesOf(dossiers: JobDossiers, state: JobState): string[] {
+  return memberJobs(dossiers).flatMap(({ member, dossiers: own }) =>
+    member.present ? [] : kitLies(own, memberState(dossiers, member, state)),
+  )
+}
+
+function kitLies(dossiers: JobDossiers, state: JobState): string[] {
   const { machine, kit } = dossiers
   const passage = (id: string) => machine.passages?.find((item) => item.id === id)?.name ?? id
   const place = machine.places?.find((item) => item.id === state.mounted?.place)

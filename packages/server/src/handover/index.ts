@@ -42,6 +42,25 @@ export function handoverPlugin(deps: AppDeps, jobs: JobService) {
     )
 
     app.get(
+      '/api/jobs/:id/roadside.pdf',
+      {
+        config: { access: 'fitter' },
+        schema: {
+          summary: 'The card that stays in the machine: how to get home',
+          params,
+          ...fileAnswer('application/pdf'),
+        },
+      },
+      async (request, reply) => {
+        const { row, dossiers, state } = await jobs.load(request.params.id)
+        const { title, createdAt } = row
+        const task = { row: { title, createdAt }, dossiers, state, madeAt: deps.now() }
+        const pdf = await deps.pool.run<Uint8Array>(new URL('./worker.ts', import.meta.url), 'roadside', task)
+        return reply.type('application/pdf').send(Buffer.from(pdf))
+      },
+    )
+
+    app.get(
       '/api/jobs/:id/trim.csv',
       {
         config: { access: 'fitter' },

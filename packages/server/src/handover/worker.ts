@@ -1,6 +1,7 @@
-import { handbackSheet } from '@tidy-badger/core/handover'
+import { handbackSheet, roadsideCard } from '@tidy-badger/core/handover'
 import type { JobDossiers, JobState } from '@tidy-badger/core/jobs'
 import { wiringSvg } from '../wiring/index.ts'
+import { roadsidePdf } from './roadsidePdf.ts'
 import { sheetPdf } from './sheetPdf.ts'
 
 export interface SheetTask {
@@ -20,4 +21,9 @@ export function sheet({ row, dossiers, state, madeAt, photos }: SheetTask): Prom
     return { says, jpeg: jpeg ? Buffer.from(jpeg) : null }
   })
   return sheetPdf(made, wiringSvg(dossiers, state, row.title), madeAt, pictures)
+}
+
+/** The card that stays in the machine. */
+export function roadside({ row, dossiers, state, madeAt }: Omit<SheetTask, 'photos'>): Promise<Uint8Array> {
+  return roadsidePdf(roadsideCard(dossiers, row, state), madeAt)
 }

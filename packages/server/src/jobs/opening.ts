@@ -24,7 +24,7 @@ export function withKit(refs: JobRefs, kit: DossierRef): JobRefs {
 }
 
 /** @throws Refusal where a kit stands twice that a machine takes once */
-export function requireOnce(kits: readonly Kit[], present: number): void {
+export function requireOnce(kits: readonly Kit[], present: number, path = 'kits'): void {
   const twice = kits.find((kit, i) => !kit.repeatable && kits.findIndex(({ id }) => id === kit.id) < i)
   if (!twice) return
   const before = kits.slice(0, present).some(({ id }) => id === twice.id)
@@ -34,7 +34,7 @@ export function requireOnce(kits: readonly Kit[], present: number): void {
     before
       ? `The ${twice.maker} ${twice.model} is in this machine already, and a machine takes one of it.`
       : `The ${twice.maker} ${twice.model} is named twice, and a machine takes one of it.`,
-    'kits',
+    path,
   )
 }
 

@@ -123,9 +123,15 @@ export function jobService(deps: AppDeps, dossiers: DossierService, live: Live) 
         'entries.0.kit',
       )
     const pair = await store.dossiersOf(withKit(job.refs, entry.kit))
+    const members = membersOf(pair.kit)
+    requireOnce(
+      members.map(({ kit, id }) => ({ ...kit, id })),
+      members.filter(({ present }) => present).length,
+      'entries.0.kit',
+    )
     await requireTogether(
       pair.machine,
-      membersOf(pair.kit).map(({ kit }) => kit),
+      members.map(({ kit }) => kit),
       'entries.0.kit',
     )
   }

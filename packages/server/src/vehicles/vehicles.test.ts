@@ -72,7 +72,16 @@ describe('several kits in one job', () => {
     expect(listed.find(({ id }) => id === opened.id)?.kits).toHaveLength(2)
     const meter = (await app.ask('GET', `/api/jobs/${opened.id}/meter`)).body as { supply: { kits: { kit: string }[] } }
     expect(meter.supply.kits.map(({ kit }) => kit)).toEqual(['quernby-learner', 'lowlamp-dial'])
-    for (const paper of ['handback.pdf', 'steps.pdf', 'times.csv', 'findings', 'wiring', 'access', 'export'])
+    for (const paper of [
+      'handback.pdf',
+      'roadside.pdf',
+      'steps.pdf',
+      'times.csv',
+      'findings',
+      'wiring',
+      'access',
+      'export',
+    ])
       expect([paper, (await app.server.inject(`/api/jobs/${opened.id}/${paper}`)).statusCode]).not.toEqual([paper, 500])
   })
 
@@ -109,6 +118,8 @@ describe('several kits in one job', () => {
     const kit = { id: 'lowlamp-dial', version: dial.document.version, hash: dial.hash }
     const added = await send(quad.id, [{ id: 'add', kind: 'kit-added', kit, invalidates: [] }])
     expect(added, JSON.stringify(added.body)).toMatchObject({ status: 200 })
+    const twice = await send(quad.id, [{ id: 'again', kind: 'kit-added', kit, invalidates: [] }])
+    expect(messages(twice)).toMatchObject({ code: 'kit-twice' })
     const two = await job(quad.id)
     expect(two.kits.map(({ key }) => key)).toEqual(['quernby-p1', 'lowlamp-dial'])
     const built = async () =>

@@ -43,6 +43,7 @@ export function HandBackPage() {
               <Printer aria-hidden size={20} /> Print the sheet <KeyHint>P</KeyHint>
             </Button>
             <Download href={`/api/jobs/${job.id}/handback.pdf`}>The sheet as PDF</Download>
+            <Download href={`/api/jobs/${job.id}/roadside.pdf`}>Roadside card, stays in the machine</Download>
             <Download href={`/api/jobs/${job.id}/export`}>The whole job as JSON</Download>
             <Download href={`/api/jobs/${job.id}/trim.csv`}>The trim table as CSV</Download>
           </section>

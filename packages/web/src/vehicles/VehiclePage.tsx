@@ -108,6 +108,12 @@ function Fitted({ vehicle, kit }: { vehicle: Vehicle; kit: Vehicle['fitted'][num
           {job && ` · ${job.title}`}
         </span>
       </summary>
+      <a
+        href={`/api/jobs/${encodeURIComponent(kit.jobId)}/roadside.pdf`}
+        className="flex min-h-11 w-fit items-center font-semibold underline underline-offset-4"
+      >
+        Roadside card
+      </a>
       <ul className="mt-1 flex flex-col gap-0.5">
         {own.map((made, i) => (
           <li key={i}>
