@@ -36,7 +36,9 @@ import {
 import { faultOf, loggerOptions } from './platform/log.ts'
 import { problemCodesTable } from './platform/problemCodes.ts'
 import { routingPlugin } from './routing/index.ts'
+import { setupPlugin } from './setup/index.ts'
 import { vehicleService, vehiclesPlugin, type VehicleService } from './vehicles/index.ts'
+import { wakePlugin } from './wake/index.ts'
 import { wiringPlugin, wiringService } from './wiring/index.ts'
 import { pageLinks, scriptsWithin } from './platform/pageLinks.ts'
 import { yardService } from './yard/index.ts'
@@ -196,6 +198,8 @@ export async function buildApp(deps: AppDeps): Promise<App> {
   await server.register(accessPlugin(deps, dossiers, jobs))
   await server.register(photosPlugin(deps))
   await server.register(electricalPlugin)
+  await server.register(setupPlugin)
+  await server.register(wakePlugin(dossiers))
   await server.register(circuitPlugin(deps, dossiers))
   await server.register(routingPlugin(deps, dossiers, jobs))
   await server.register(pairingPlugin(pairing, deps))

@@ -33,6 +33,7 @@ export const moduleFields: readonly TypedField[] = [
   typed('maxC', 'Warmest place', own.figure('°C'), { at: 'module.maxC', unit: '°C' }),
   typed('trunk', 'Trunk', own.millimetres, { at: 'trunkM', unit: 'mm' }),
   typed('terminators', 'Bus terminators', own.figure(''), { unit: '' }),
+  typed('repeatable', 'Several at once on a machine', cells.flag, yes),
   typed('sleeps', 'Sleeps by itself', cells.flag, { at: 'module.sleeps', ...yes }),
   typed('sealed', 'Closed against water', cells.flag, { at: 'module.sealed', ...yes }),
   typed('shakeproof', 'Made to be shaken', cells.flag, { at: 'module.shakeproof', ...yes }),

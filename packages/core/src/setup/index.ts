@@ -1,3 +1,8 @@
 export { setupEntries } from './entries.ts'
 export { freshSetup, type SetupState } from './state.ts'
 export { setupForms } from './forms.ts'
+export { pulseSetting, type PulseAnswer, type PulsesAsked } from './pulseSetting.ts'
+export { roadSpeed, type RoadSpeedAsked } from './roadSpeed.ts'
+export { supplyGuard, type SupplyAsked, type SupplyVerdict } from './supplyGuard.ts'
+export { throttleSweep, type SweepAnswer, type SweepAsked, type SweepSample } from './throttleSweep.ts'
+export { tyreError, type TyreAsked, type TyreError } from './tyreError.ts'

@@ -146,6 +146,7 @@ export const problemCodes = {
   'too-many-fields': 'A line is too long.',
   'too-large': 'A figure or file is larger than can be worked on.',
   'time-missing': 'A line has no time.',
+  'sweep-short': 'There is no sweep in these samples.',
   'time-runs-backwards': 'A line is earlier than the one before.',
   'unit-unclear': 'The unit of a column is not clear.',
   'not-rising': 'The points of an axis do not rise.',

@@ -5,6 +5,8 @@ import { fileAnswer, type HttpApp } from '../platform/http.ts'
 import type { RoutingService } from './service.ts'
 
 const params = z.object({ id: idText })
+/** Of a job with several kits, which one's. */
+const querystring = z.object({ kit: cleanText(140).optional() })
 const planSchema = z.strictObject({
   machine: z.record(z.string(), z.unknown()),
   kit: z.record(z.string(), z.unknown()),
@@ -45,10 +47,12 @@ export function routingRoutes(app: HttpApp, routing: RoutingService): void {
       schema: {
         summary: 'The loom in the machine, from above and from the left',
         params,
+        querystring,
         ...fileAnswer('image/svg+xml'),
       },
     },
-    async (request, reply) => reply.type('image/svg+xml').send(await routing.paper(request.params.id, 'drawing')),
+    async (request, reply) =>
+      reply.type('image/svg+xml').send(await routing.paper(request.params.id, 'drawing', request.query.kit)),
   )
 
   app.get(
@@ -58,10 +62,12 @@ export function routingRoutes(app: HttpApp, routing: RoutingService): void {
       schema: {
         summary: 'Way, lengths, ties and power of the loom on paper',
         params,
+        querystring,
         ...fileAnswer('application/pdf'),
       },
     },
-    async (request, reply) => reply.type('application/pdf').send(await routing.paper(request.params.id, 'sheet')),
+    async (request, reply) =>
+      reply.type('application/pdf').send(await routing.paper(request.params.id, 'sheet', request.query.kit)),
   )
 
   app.get(
@@ -71,9 +77,11 @@ export function routingRoutes(app: HttpApp, routing: RoutingService): void {
       schema: {
         summary: 'Lengths at 1:1 for cutting sleeve and extensions',
         params,
+        querystring,
         ...fileAnswer('application/pdf'),
       },
     },
-    async (request, reply) => reply.type('application/pdf').send(await routing.paper(request.params.id, 'template')),
+    async (request, reply) =>
+      reply.type('application/pdf').send(await routing.paper(request.params.id, 'template', request.query.kit)),
   )
 }

@@ -1,5 +1,5 @@
 import type { Kit, Machine } from '@tidy-badger/core/dossiers'
-import { plannedRoute } from '@tidy-badger/core/jobs'
+import { memberState, plannedLooms } from '@tidy-badger/core/jobs'
 import { planRoutes, type MountPractice, type RankedPlace, type Stretch } from '@tidy-badger/core/routing'
 import { failure, success, type Outcome } from '@tidy-badger/core/shared'
 import type { PaperJob } from '../jobs/index.ts'
@@ -29,11 +29,22 @@ export interface PaperTask {
   job: PaperJob
   kind: 'drawing' | 'sheet' | 'template'
   madeAt: string
+  /** Of several kits, by its name in the job; the first unless said. */
+  kit?: string
 }
 
 /** The planned loom of a job, drawn or on paper. */
-export async function paper({ job, kind, madeAt }: PaperTask): Promise<Outcome<string | Uint8Array>> {
-  const route = plannedRoute(job.dossiers, job.state)
+export async function paper({ job: whole, kind, madeAt, kit }: PaperTask): Promise<Outcome<string | Uint8Array>> {
+  const looms = plannedLooms(whole.dossiers, whole.state).filter(({ member }) => !member.present)
+  const loom = looms.find(({ member }) => member.key === kit) ?? looms[0]
+  const route = loom?.route ?? null
+  const job: PaperJob = loom
+    ? {
+        title: looms.length > 1 ? `${whole.title}, ${loom.member.kit.model}` : whole.title,
+        dossiers: loom.dossiers,
+        state: memberState(whole.dossiers, loom.member, whole.state),
+      }
+    : whole
   if (!route)
     return failure({
       code: 'no-passages',

@@ -108,6 +108,23 @@ describe('several kits in one job', () => {
     expect(apart.map(({ reason }) => reason).join(' ')).toMatch(/P4.*Learner|Learner.*P4/)
   })
 
+  test('connections of several kits are checked without a job', async () => {
+    const machine = { id: 'ostrel-kittiwake-640' }
+    const kits = [{ id: 'quernby-p4-eight' }, { id: 'quernby-learner' }]
+    const wrong = { kitEnd: 'quernby-p4-eight:bus', to: { kitEnd: 'quernby-learner:data' } }
+    const answer = await app.ask('POST', '/api/wiring/check', { machine, kits, connections: [wrong] })
+    expect(answer.status).toBe(200)
+    const { findings } = answer.body as { findings: { rule: string; severity: string; reason: string }[] }
+    expect(findings.find(({ rule }) => rule === 'loom-to-loom')).toMatchObject({ severity: 'stop' })
+    const both = await app.ask('POST', '/api/wiring/check', { machine, kit: kits[0], kits, connections: [] })
+    expect(both.status).toBe(400)
+    const none = await app.ask('POST', '/api/wiring/check', { machine, connections: [] })
+    expect(messages(none)).toMatchObject({
+      path: 'kit',
+      message: expect.stringContaining('"kit" is missing') as string,
+    })
+  })
+
   test('one kit more in mid-job: what was written before means the same, and without it again too', async () => {
     const quad = await open({ machine: { id: 'pellick-gorse-430' }, kit: { id: 'quernby-p1' } })
     await send(quad.id, [{ id: 'c', kind: 'connected', kitEnd: 'ground', to: { stud: 'battery-negative' } }])

@@ -4,7 +4,7 @@ import { connectionSchema } from '@tidy-badger/core/wiring'
 import { z } from 'zod'
 import { referenceOf, type DossierService } from '../dossiers/index.ts'
 import type { JobService } from '../jobs/index.ts'
-import { notFound } from '../platform/errors.ts'
+import { notFound, refusal } from '../platform/errors.ts'
 import { fileAnswer, versionQuery, type HttpApp } from '../platform/http.ts'
 import { meterAnswerSchema } from './meterAnswer.ts'
 import { traceAnswerSchema } from './traceAnswer.ts'
@@ -16,7 +16,9 @@ const params = z.object({ id: idText })
 const asked = z.record(z.string(), z.unknown())
 export const checkRequestSchema = z.strictObject({
   machine: asked,
-  kit: asked,
+  kit: asked.optional(),
+  /* several; instead of kit */
+  kits: z.array(asked).min(1).max(8).optional(),
   connections: z.array(connectionSchema).max(500),
 })
 const text = z.string().trim().pipe(cleanText(600))
@@ -112,7 +114,15 @@ export function wiringRoutes(app: HttpApp, wiring: WiringService, dossiers: Doss
         response: { 200: z.object({ findings: z.array(finding) }) },
       },
     },
-    (request) => wiring.check(request.body),
+    (request) => {
+      const { machine, kit, kits, connections } = request.body
+      if (kit && kits)
+        throw refusal('malformed', 'custom', 'Name one kit with kit, or several with kits, not both.', 'kits')
+      const named = kits ?? (kit ? [kit] : [])
+      if (named.length === 0)
+        throw refusal('malformed', 'invalid-type', '"kit" is missing: name the kit that is joined.', 'kit')
+      return wiring.check({ machine, kits: named, connections })
+    },
   )
 
   app.get(

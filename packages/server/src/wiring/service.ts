@@ -1,4 +1,4 @@
-import type { NetId, KitId, MachineId } from '@tidy-badger/core/dossiers'
+import { joinKits, type NetId, type KitId, type MachineId } from '@tidy-badger/core/dossiers'
 import { contentHash } from '@tidy-badger/core/shared'
 import { connectionProblems, type Connection, type Erratum, type Finding } from '@tidy-badger/core/wiring'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
@@ -12,6 +12,13 @@ import type { TraceAnswer } from './traceAnswer.ts'
 import { ofJob, type CheckTask, type TraceTask, type WiringTask } from './worker.ts'
 
 const worker = new URL('./worker.ts', import.meta.url)
+
+export interface CheckAsked {
+  machine: DossierAsked
+  /** One at least; several as a job names them, ends by `key:end`. */
+  kits: readonly DossierAsked[]
+  connections: readonly Connection[]
+}
 
 export type WiringService = ReturnType<typeof wiringService>
 
@@ -39,7 +46,8 @@ export function wiringService(deps: AppDeps, dossiers: DossierService, jobs: Job
     /** A job's wiring: what is connected, where everything belongs, what is wrong, and the ways of the signals. */
     async ofJob(id: string): Promise<object> {
       const { dossiers: pair, state, journal } = await jobs.load(id)
-      const known = await errata.about(pair.kit.id, pair.machine.id)
+      // Of every kit of the job: each is judged by its own.
+      const known = await errata.about(undefined, pair.machine.id)
       const task: WiringTask = { dossiers: pair, state, errata: known }
       return isHeavy(pair, journal) ? deps.pool.run<object>(worker, 'ofJob', task) : ofJob(task)
     },
@@ -70,16 +78,17 @@ export function wiringService(deps: AppDeps, dossiers: DossierService, jobs: Job
     stored: { all: () => errata.about(), keep: errata.keep },
 
     /** Findings of connections without a job. */
-    async check(asked: { machine: DossierAsked; kit: DossierAsked; connections: readonly Connection[] }) {
+    async check(asked: CheckAsked) {
       const { document: machine } = await dossiers.machine(asked.machine)
-      const { document: kit } = await dossiers.kit(asked.kit)
+      const kits = await Promise.all(asked.kits.map(async (kit) => (await dossiers.kit(kit)).document))
+      const kit = joinKits(kits)
       const problems = connectionProblems(machine, [kit], asked.connections)
       if (problems.length > 0) throw new Refusal('unprocessable', ...problems)
       const task: CheckTask = {
         machine,
         kit,
         connections: asked.connections,
-        errata: await errata.about(kit.id, machine.id),
+        errata: await errata.about(undefined, machine.id),
       }
       return { findings: await deps.pool.run<Finding[]>(worker, 'check', task) }
     },

@@ -43,6 +43,8 @@ export interface JobView {
   undo: (entry: string) => Promise<boolean>
   /** Where kits are worked at one by one: the next that has something left at this station. */
   nextKit?: { name: string; go: () => void }
+  /** And the one in hand, by its name in the job. */
+  kitInHand?: string
 }
 
 /** Replays the open job; null until its dossiers are here. */

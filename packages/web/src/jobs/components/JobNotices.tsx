@@ -1,5 +1,6 @@
 import { useJob } from '../useJob.ts'
 import { NewerNotice } from './NewerNotice.tsx'
+import { OthersAtWork } from './OthersAtWork.tsx'
 import { RefusedNotice } from './RefusedNotice.tsx'
 import { ReopenedNotice } from './ReopenedNotice.tsx'
 
@@ -10,6 +11,7 @@ export function JobNotices() {
     <>
       <RefusedNotice />
       <ReopenedNotice view={view} />
+      <OthersAtWork />
       <NewerNotice />
     </>
   )

@@ -63,6 +63,7 @@ function viewOf(view: JobView, member: KitMember, dossiers: JobDossiers): JobVie
   return {
     ...view,
     dossiers,
+    kitInHand: key,
     state: memberState(view.dossiers, member, view.state),
     plan: memberPlan(view.dossiers.kit, member, view.plan),
     findings: view.findings

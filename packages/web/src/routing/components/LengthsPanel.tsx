@@ -14,7 +14,7 @@ import { Practice } from '../../ui/Practice.tsx'
 
 /** Every branch to scale: what there is, what the way takes; the bundle in every passage; papers. */
 export function LengthsPanel() {
-  const { dossiers, state, loom, job, write } = useLoom()
+  const { dossiers, state, loom, job, kitInHand, write } = useLoom()
   if (!loom) return <p className="text-lead">Without a way there is nothing to measure against.</p>
   const { kit } = dossiers
   const longest = Math.max(
@@ -74,7 +74,7 @@ export function LengthsPanel() {
         ].map(([file, words]) => (
           <a
             key={file}
-            href={`/api/jobs/${job.id}/${file}`}
+            href={`/api/jobs/${job.id}/${file}${kitInHand ? `?kit=${encodeURIComponent(kitInHand)}` : ''}`}
             className="flex min-h-11 items-center gap-2 font-semibold underline underline-offset-4"
           >
             <FileDown aria-hidden size={20} /> {words}
