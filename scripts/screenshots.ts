@@ -76,7 +76,11 @@ const views: View[] = [
     name: 'lay-loom',
     path: '/job/demo-pass-rider/lay-loom',
     sign: 'Branch by branch',
-    before: (page) => page.getByRole('button', { name: /Crank pair/ }).click(),
+    before: (page) =>
+      page
+        .getByRole('button', { name: /Crank pair/ })
+        .first()
+        .click(),
   },
   {
     name: 'places',
