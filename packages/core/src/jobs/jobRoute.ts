@@ -103,9 +103,14 @@ export function plannedPassages(loom: RankedPlace): { part: LoomPartId; passages
 
 /** Passages something of the loom lies in: as built where that is written down, else as planned. */
 export function loomPassages(dossiers: JobDossiers, state: Pick<JobState, 'decided' | 'routes'>): PassageId[] {
+  return passagesOf(plannedLooms(dossiers, state), state)
+}
+
+/** The same of some of a job's looms. */
+export function passagesOf(looms: readonly MemberLoom[], state: Pick<JobState, 'routes'>): PassageId[] {
   return [
     ...new Set(
-      plannedLooms(dossiers, state).flatMap(({ loom, member }) =>
+      looms.flatMap(({ loom, member }) =>
         loom
           ? plannedPassages(loom).flatMap(
               ({ part, passages }) => state.routes[joinedId(member.key, part)]?.passages ?? passages,

@@ -110,10 +110,10 @@ export function findingsOfMembers<Found extends Finding>(
   state: JobState,
   find: (dossiers: JobDossiers, state: JobState, member: KitMember) => Found[],
 ): Found[] {
-  const [alone] = memberJobs(dossiers)
-  if (!isJoined(dossiers.kit)) return alone ? find(dossiers, state, alone.member) : []
+  const jobs = memberJobs(dossiers)
+  if (!isJoined(dossiers.kit)) return jobs.flatMap(({ member }) => find(dossiers, state, member))
   const seen = new Set<string>()
-  return memberJobs(dossiers).flatMap(({ member, dossiers: own }) =>
+  return jobs.flatMap(({ member, dossiers: own }) =>
     find(own, memberState(dossiers, member, state), member).flatMap((finding): Found[] => {
       const said = `${finding.rule} ${JSON.stringify(finding.at)} ${finding.reason}`
       if (finding.at.kitEnd === undefined && seen.has(said)) return []

@@ -2,22 +2,14 @@ import type { JobDossiers, JobState } from './state.ts'
 import type { Done } from '../journal/index.ts'
 import { purposeOf } from '../vehicles/index.ts'
 import type { Closing, Removal } from '../access/index.ts'
-import {
-  joinedId,
-  memberOf,
-  stationsOf,
-  type Minutes,
-  type PassageId,
-  type Station,
-  type Step,
-} from '../dossiers/index.ts'
+import { joinedId, memberOf, stationsOf, type Minutes, type Station, type Step } from '../dossiers/index.ts'
 import { accessOf } from './jobAccess.ts'
 import { coversBefore, stepsOf } from './jobSteps.ts'
 import { capabilities } from './capabilities.ts'
 import type { Capability, OwnWork } from './capability.ts'
 import type { Spoken } from '../shared/index.ts'
 import { sayTask } from './words.ts'
-import { plannedLooms, plannedPassages, type MemberLoom } from './jobRoute.ts'
+import { passagesOf, plannedLooms, plannedPassages, type MemberLoom } from './jobRoute.ts'
 import type { EntryBody } from './model.ts'
 
 /** One thing to do at a station: a step, a cover off or on, or earlier work to be taken off. */
@@ -153,7 +145,7 @@ function marksOf(step: Step, dossiers: JobDossiers, state: JobState): EntryBody[
       )
     }
     case 'ties':
-      return passagesOfStep(dossiers, state, step).flatMap((passage): EntryBody[] =>
+      return passagesOf(loomsOfStep(dossiers, state, step), state).flatMap((passage): EntryBody[] =>
         passage in state.ties ? [] : [{ kind: 'tied', passage }],
       )
     case undefined:
@@ -165,19 +157,6 @@ function marksOf(step: Step, dossiers: JobDossiers, state: JobState): EntryBody[
 function loomsOfStep(dossiers: JobDossiers, state: JobState, step: Step): MemberLoom[] {
   const own = memberOf(dossiers.kit, step.id)
   return plannedLooms(dossiers, state).filter(({ member }) => own === null || own.member.key === member.key)
-}
-
-/** Where the looms a step is about lie. */
-export function passagesOfStep(dossiers: JobDossiers, state: JobState, step: Step): PassageId[] {
-  return [
-    ...new Set(
-      loomsOfStep(dossiers, state, step).flatMap(({ loom, member }) =>
-        (loom ? plannedPassages(loom) : []).flatMap(
-          ({ part, passages }) => state.routes[joinedId(member.key, part)]?.passages ?? passages,
-        ),
-      ),
-    ),
-  ]
 }
 
 /** An item of work in a few words. */

@@ -1,4 +1,4 @@
-import type { DossierRef, Purpose } from '@tidy-badger/core/dossiers'
+import { joinedId, type DossierRef, type Purpose } from '@tidy-badger/core/dossiers'
 import { keyedKits } from '@tidy-badger/core/jobs'
 import { beginsWith, vehicleOf, type FittedKitOf, type VehicleJob, type VehicleNow } from '@tidy-badger/core/vehicles'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
@@ -62,7 +62,7 @@ export function vehicleService(deps: AppDeps, dossiers: DossierService, jobs: Jo
   async function answerOf(record: VehicleRecord) {
     const loaded = await jobsOf(record)
     const now = vehicleOf(await Promise.all(loaded.map(onFile)))
-    const { document } = await documentOf(record.machine)
+    const document = await dossiers.byHash(record.machine.hash)
     const said = await whatJobsSaid(loaded)
     const plate = record.plate ?? said.plate
     const all = await known()
@@ -84,11 +84,6 @@ export function vehicleService(deps: AppDeps, dossiers: DossierService, jobs: Jo
       ...now,
       alike,
     }
-  }
-
-  async function documentOf(ref: DossierRef) {
-    const document = await dossiers.byHash(ref.hash)
-    return { document }
   }
 
   /** Plate and owner as the latest of its jobs wrote them down. */
@@ -239,17 +234,16 @@ export function vehicleService(deps: AppDeps, dossiers: DossierService, jobs: Jo
     const came = job?.state.cameFrom.find(({ key }) => key === as)
     const fitting = loaded.find(({ row }) => row.id === came?.job)
     if (kit.kind !== 'kit' || !job) return { fits: [], missing: [], settings: [] }
-    const own = (key: string, id: string) => (key === '' ? id : `${key}:${id}`)
     const missing = kit.parts.flatMap((part) => {
       const states = [
-        fitting?.state.parts[own(came?.as ?? '', part.id)]?.state,
-        job.state.parts[own(as, part.id)]?.state,
+        fitting?.state.parts[joinedId(came?.as ?? '', part.id)]?.state,
+        job.state.parts[joinedId(as, part.id)]?.state,
       ]
       const last = states.findLast((state) => state !== undefined)
       return last === 'missing' || last === 'from stock' ? [part.name] : []
     })
     const settings = kit.settings.flatMap((setting) => {
-      const value = job.state.settings[own(as, setting.id)]?.value
+      const value = job.state.settings[joinedId(as, setting.id)]?.value
       return value === undefined ? [] : [{ setting: setting.name, value }]
     })
     return { fits: kit.fits, missing, settings }
@@ -281,7 +275,7 @@ export function vehicleService(deps: AppDeps, dossiers: DossierService, jobs: Jo
             .sort((a, b) => a.createdAt.localeCompare(b.createdAt))
             .findLast((job) => 'plate' in job)
           const said = latest && 'plate' in latest ? latest : null
-          const { document } = await documentOf(record.machine)
+          const document = await dossiers.byHash(record.machine.hash)
           return {
             ...{ id: record.id, machine: record.machine, machineName: `${document.maker} ${document.model}` },
             ...{ plate: record.plate ?? said?.plate ?? null, frame: record.frame },
