@@ -105,6 +105,8 @@ test('a plug’s face is tapped on a photo, a cover and the plug are pinned on o
     .first()
     .click()
   await page.waitForURL('**/dossiers/machine/hallam-voss-shieling-21')
+  // The editor stays on screen until the page after it is there; it names the plug too.
+  await expect(page.getByRole('button', { name: 'Write the next version' })).toBeVisible()
   await page.getByRole('button', { name: /Pedal plug by photo/ }).click()
   await expect(page.getByAltText('Pedal plug by photo: bay')).toBeVisible()
 })

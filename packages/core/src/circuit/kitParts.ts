@@ -1,4 +1,5 @@
 import {
+  inRow,
   machineIndex,
   type FlyingLead,
   type InlinePair,
@@ -49,7 +50,7 @@ function endOf(kit: Kit, id: string): KitEnd | undefined {
 /** Looms and modules of the kits, joined as the connections say. */
 export function drawKits(drawn: Drawn, fitted: readonly FittedKit[]): void {
   const rows = pairRows(fitted)
-  for (const { kit, connections } of fitted) {
+  for (const { kit, connections, fedBy = [] } of fitted) {
     const module = moduleOf(kit)
     // With the key off it sleeps, or waits.
     const takesA = drawn.state === 'key off' ? kit.module.idleMa / 1000 : Math.max(0.01, awakeA(kit))
@@ -59,9 +60,12 @@ export function drawKits(drawn: Drawn, fitted: readonly FittedKit[]): void {
     if (module.coil !== null) drawRelay(drawn, module)
     drawStandIn(drawn, module, kit, connections, rows)
     for (const end of kit.ends) {
-      if (end.type === 'inline-pair' && end.deviceHalf) drawPair(drawn, module, end, connections, rows)
+      if (end.type === 'inline-pair' && !standsIn(end)) drawPair(drawn, module, end, connections, rows)
       else if (end.type === 'flying-lead' || end.type === 'ring') drawLead(drawn, module, end, connections)
     }
+    // Behind the relay of the other: live while that one's contact is closed.
+    for (const { kitEnd, kit: owner } of fedBy)
+      drawn.draw.resistor(leadNode(kit.id, kitEnd), moduleNode(owner, 'supply'), jointOhms)
   }
 }
 
@@ -72,20 +76,21 @@ const pairName = (kit: string, end: string) => `${kit} ${end}`
 /** A half of a pair, where the loom's terminal is. */
 const halfNode = (pair: string, cavity: number, side: 'factory' | 'device') => `pair ${pair} ${cavity} ${side}`
 
-/** Pairs of several kits on one plug stand in a row, in the order of the kits: factory plug, first kit, second kit, device. */
+/** Pairs of several kits on one plug stand in a row, each where its kit has it: factory plug, first pair, second pair, device. */
 function pairRows(fitted: readonly FittedKit[]): PairRows {
-  const rows = new Map<ConnectorId, string[]>()
+  const rows = new Map<ConnectorId, { name: string; end: InlinePair }[]>()
   for (const { kit, connections } of fitted) {
     const own = new Set<ConnectorId>()
     for (const { kitEnd, to } of connections) {
-      if (!('connector' in to) || 'cavity' in to || endOf(kit, kitEnd)?.type !== 'inline-pair') continue
+      const end = endOf(kit, kitEnd)
+      if (!('connector' in to) || 'cavity' in to || end?.type !== 'inline-pair') continue
       // Two pairs of one kit on one plug are a mistake, not a row.
       if (own.has(to.connector)) continue
       own.add(to.connector)
-      rows.set(to.connector, [...(rows.get(to.connector) ?? []), pairName(kit.id, kitEnd)])
+      rows.set(to.connector, [...(rows.get(to.connector) ?? []), { name: pairName(kit.id, kitEnd), end }])
     }
   }
-  return rows
+  return new Map([...rows].map(([plug, pairs]) => [plug, inRow(pairs).map(({ name }) => name)]))
 }
 
 /** What the factory half of a pair meets: the factory plug, or the pair that stands before it. */
@@ -200,12 +205,18 @@ function drawRelay({ draw, before }: Drawn, module: Module): void {
   draw.resistor(module.contact, module.supply, pulled ? 0.02 : null)
 }
 
+/** It works in the place of what the plug was on; what only listens there, as in the diagnostic socket, does not. */
+function standsIn(end: InlinePair): boolean {
+  return !end.deviceHalf && end.lines.some(({ does }) => does === 'interrupt')
+}
+
 /** A controller in the place of the control unit: behind the factory plugs is the module. */
 function drawStandIn(drawn: Drawn, module: Module, kit: Kit, connections: readonly Connection[], rows: PairRows): void {
   const { wiresOf, nets } = machineIndex(drawn.machine)
   const pins = connections.flatMap(({ kitEnd, to }): Pin[] => {
     const end = endOf(kit, kitEnd)
     if (end?.type !== 'inline-pair' || end.deviceHalf || !('connector' in to) || 'cavity' in to) return []
+    if (!standsIn(end)) return []
     return (wiresOf.get(to.connector) ?? []).flatMap(({ cavity, wire }) => {
       const net = nets.get(wire.net)
       const pair = pairName(kit.id, end.id)

@@ -5,6 +5,8 @@ import type { Connection } from '../wiring/index.ts'
 export interface FittedKit {
   kit: Kit
   connections: readonly Connection[]
+  /** Leads of it that live from the relay of another kit. */
+  fedBy?: readonly { kitEnd: KitEndId; kit: Kit['id'] }[]
 }
 
 /** Where a probe is held. A cavity has two halves: the loom's terminal, seen from the wire side, and that of the device. */

@@ -68,7 +68,7 @@ describe.each(wired.map((fitting) => ({ ...fitting })))('what the module gets, $
 
   test('standing, joined as planned, it draws what it draws asleep where its feed stays live, and nothing where it dies', () => {
     const { parked } = moduleSupply(machine, [{ kit, connections: planned }], kit)
-    const staysLive = kind === 'battery ring' ? kit.module.idleMa : 0
+    const staysLive = kind === 'battery ring' || kind === 'socket' ? kit.module.idleMa : 0
     expect(parked.kitsMa).toBeCloseTo(staysLive, 1)
     const lasts = idleDrain({
       capacityAh: machine.power?.batteryAh ?? 0,

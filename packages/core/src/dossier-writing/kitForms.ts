@@ -5,7 +5,10 @@ import {
   lampStates,
   outlines,
   placeUses,
+  pairStands,
   readingFaults,
+  settingRoles,
+  socketStyles,
   stations,
   stepMarks,
   tapMethods,
@@ -70,6 +73,7 @@ export const settingFields: readonly TypedField[] = [
   typed('high', 'To', own.figure('')),
   typed('unit', 'Unit', cells.text, { emptyIs: '' }),
   typed('shipped', 'Ships on', cells.text, { hint: 'stock' }),
+  typed('role', 'Is for', cells.text, { options: ['', ...settingRoles] }),
   typed('captured', 'Captured', cells.flag, yes),
   typed('why', 'Why it matters', cells.text, { hint: 'the unit ships on stock, and people forget' }),
 ]
@@ -92,7 +96,8 @@ export const tapFields: readonly TypedField[] = [
 
 export const socketFields: readonly TypedField[] = [
   typed('name', 'Socket', cells.text, { hint: 'Dial socket, nearest the lamp' }),
-  typed('style', 'Is a', cells.text, { options: ['socket', 'screw terminal'] }),
+  typed('style', 'Is a', cells.text, { options: [...socketStyles] }),
+  typed('givesA', 'Gives other kits', own.figure('A'), { unit: 'A' }),
   typed('colour', 'Colour', cells.wireColour, { hint: 'blue' }),
 ]
 
@@ -188,6 +193,7 @@ export function endFields(kit: Kit, end: KitEnd): readonly TypedField[] {
         ...shellFields('factoryHalf', 'Factory side'),
         ...shellFields('deviceHalf', 'Device side'),
         typed('interchangeable', 'May change places within', cells.text, { hint: 'outer' }),
+        typed('stands', 'On one plug with another kit it stands', cells.text, { options: ['', ...pairStands] }),
       ]
     case 'flying-lead':
       return [

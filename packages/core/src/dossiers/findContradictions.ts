@@ -151,6 +151,21 @@ export function kitContradictions(kit: Kit): Problem[] {
   ;(kit.sockets ?? []).forEach((socket, i) => {
     if (endIds.has(socket.id))
       say('duplicate-id', `sockets.${i}.id`, `"${socket.id}" is an end already; a socket needs an id of its own.`)
+    if ((socket.style === 'relay outlet') !== (socket.givesA !== undefined))
+      say(
+        'outlet-current',
+        `sockets.${i}.givesA`,
+        'An outlet of the relay says how much other kits may take there, A; no other socket does.',
+      )
+    const fused = kit.ends.some(
+      (end) => end.type === 'ring' && end.wants.signal === 'supply-always' && end.fuseA !== undefined,
+    )
+    if (socket.style === 'relay outlet' && !fused)
+      say(
+        'outlet-unfused',
+        `sockets.${i}.style`,
+        'Others may hang on a relay only behind a fuse: no ring of this kit has one.',
+      )
   })
   kit.ends.forEach((end, i) => {
     const at = `ends.${i}`

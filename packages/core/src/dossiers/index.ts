@@ -29,6 +29,7 @@ export {
   type JoinedKit,
   type KitMember,
 } from './joinKits.ts'
+export { inRow, rowClash } from './inRow.ts'
 export { purposeNames, purposes, stationsOf, type Purpose } from './purposes.ts'
 export { kitStepsFor, purposeSteps } from './purposeSteps.ts'
 export { endName, stationNames, stepOf, stepsKnown, type DossierPair } from './pair.ts'

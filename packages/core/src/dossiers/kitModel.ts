@@ -60,7 +60,12 @@ export interface InlinePair extends EndBase {
   deviceHalf?: PairHalf
   /** Pairs with the same group may change places among themselves (coils that fire together). */
   interchangeable?: string
+  /** Where it has to stand when a pair of another kit is on the same plug: nearest to the control unit, or nearest to the device. */
+  stands?: PairStand
 }
+
+export const pairStands = ['control unit side', 'device side'] as const
+export type PairStand = (typeof pairStands)[number]
 
 export interface FlyingLead extends EndBase {
   type: 'flying-lead'
@@ -127,12 +132,16 @@ export interface PlugEnd extends EndBase {
 
 export type KitEnd = InlinePair | FlyingLead | RingEnd | PortEnd | VentEnd | PlugEnd
 
-/** A socket or screw terminal on the module, the dial or the block. */
+export const socketStyles = ['socket', 'screw terminal', 'relay outlet'] as const
+
+/** A socket or screw terminal on the module, the dial or the block, or an outlet of its relay. */
 export interface Socket {
   id: SocketId
   name: string
-  style: 'socket' | 'screw terminal'
+  style: (typeof socketStyles)[number]
   colour?: WireColour
+  /** Of an outlet behind the kit's own relay and fuse: as much as other kits may take there, A. */
+  givesA?: number
 }
 
 /** A rule of the loom that holds for several ends, in one sentence. */
@@ -155,8 +164,35 @@ export interface KitPart {
   instead?: string
 }
 
+/** What a setting is for: by this its value is worked out from the machine, the kits and what is joined. */
+export const settingRoles = [
+  'cylinders',
+  'pulses per turn',
+  'sensor kind',
+  'throttle shut',
+  'throttle open',
+  'level',
+  'map',
+  'pedal curve',
+  'learn limit',
+  'speed alarm',
+  'speed scale',
+  'exhaust alarm',
+  'coolant alarm',
+  'tyre height',
+  'axle ratio',
+  'altitude',
+  'bus address',
+  'fuel',
+  'positions',
+] as const
+export type SettingRole = (typeof settingRoles)[number]
+
 export interface KitSetting {
   id: SettingId
+  role?: SettingRole
+  /** Settings of other kits it has to agree with where both are on one machine. */
+  follows?: { kit: KitId; setting: SettingId }[]
   name: string
   unit: string
   choices?: string[]

@@ -2,6 +2,9 @@ import { z } from 'zod'
 import type { ShapeOf } from '../shared/index.ts'
 import {
   lampStates,
+  pairStands,
+  settingRoles,
+  socketStyles,
   tapMethods,
   type Kit,
   type KitFigure,
@@ -59,6 +62,7 @@ const kitEnd = z.discriminatedUnion('type', [
     factoryHalf: pairHalf,
     deviceHalf: pairHalf.optional(),
     interchangeable: id.optional(),
+    stands: z.enum(pairStands).optional(),
   }),
   z.strictObject({
     type: z.literal('flying-lead'),
@@ -137,8 +141,9 @@ export const kitSchema = z.strictObject({
       z.strictObject({
         id: ids.socket,
         name: words,
-        style: z.enum(['socket', 'screw terminal']),
+        style: z.enum(socketStyles),
         colour: wireColour.optional(),
+        givesA: current,
       } satisfies ShapeOf<Socket>),
     )
     .max(60)
@@ -176,6 +181,12 @@ export const kitSchema = z.strictObject({
   settings: z.array(
     z.strictObject({
       id: ids.setting,
+      role: z.enum(settingRoles).optional(),
+      follows: z
+        .array(z.strictObject({ kit: ids.kit, setting: ids.setting }))
+        .min(1)
+        .max(20)
+        .optional(),
       name: words,
       unit: z.string().max(20),
       choices: z.array(words).optional(),

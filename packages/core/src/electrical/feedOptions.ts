@@ -37,6 +37,7 @@ export type FeedKind =
   | 'from the injectors'
   | 'from the reference'
   | 'control unit'
+  | 'from the socket'
   | 'nothing'
 
 export interface FeedOption {
@@ -90,7 +91,12 @@ export function feedOptions(
   const planned = supply.feed && netOfMatch(machine, matches, supply.feed.id)
   const coilNet = supply.coil && netOfMatch(machine, matches, supply.coil.id)
   const batteryChecks = alwaysLiveChecks(machine, kit)
-  if (supply.kind === 'injectors' || supply.kind === 'reference' || supply.kind === 'control unit') {
+  if (
+    supply.kind === 'injectors' ||
+    supply.kind === 'reference' ||
+    supply.kind === 'control unit' ||
+    supply.kind === 'socket'
+  ) {
     const { kind, signal, spare, ...words } = ownFeeds[supply.kind]
     const net = signal && pairedFeed(machine, matches, signal)
     options.push(
@@ -368,7 +374,7 @@ function placeOfNet(machine: Machine, net: Net, matches: readonly Match[]): stri
 
 /** Ways that need no joint of their own, and the circuit in the kit's own plugs each hangs on. */
 const ownFeeds: Record<
-  'injectors' | 'reference' | 'control unit',
+  'injectors' | 'reference' | 'control unit' | 'socket',
   Pick<FeedOption, 'kind' | 'name' | 'where' | 'why'> & { signal?: SignalKind; spare: string }
 > = {
   injectors: {
@@ -386,6 +392,14 @@ const ownFeeds: Record<
     why: 'The pair carries the reference along; it dies with the key, and the control unit watches it.',
     signal: 'reference-5v',
     spare: 'Load against the spare of the reference',
+  },
+  socket: {
+    kind: 'from the socket',
+    name: 'From the socket it is put into',
+    where: 'in its plug',
+    why: 'The socket is always live and fused by the machine: what it draws asleep counts for the parked days.',
+    signal: 'supply-always',
+    spare: 'Load against the spare of the socket',
   },
   'control unit': {
     kind: 'control unit',

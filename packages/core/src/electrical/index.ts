@@ -56,4 +56,6 @@ export { runResistanceOhm, wireRun, type WireRun, type WireRunAsked } from './wi
 export { fuseFindings, judgeFeedFuse } from './fuseFindings.ts'
 export { supplyRules, type SupplyRule } from './rules.ts'
 export { supplyWords, type SupplyFacts } from './words.ts'
+export { sharedFeeds, type SharedFeed } from './sharedFeeds.ts'
+export { jointsApartMm, sharedSignals, type SharedSignal } from './sharedSignals.ts'
 export { supplyForms } from './forms.ts'

@@ -71,13 +71,15 @@ export function supplyLine(
   const fedBy = feed && netOfMatch(machine, matches, feed.id)
   const sourceName = feed
     ? (targetOf(feed) && targetWords(machine, targetOf(feed) ?? { closed: 'cap' }, kit)) || 'not joined yet'
-    : supply.kind === 'injectors'
-      ? "the injectors' own feed"
-      : supply.kind === 'reference'
-        ? 'the 5 V of the plug it sits in'
-        : supply.kind === 'none'
-          ? 'nothing in this loom brings any'
-          : "the control unit's plug"
+    : supply.kind === 'socket'
+      ? 'the socket it is put into'
+      : supply.kind === 'injectors'
+        ? "the injectors' own feed"
+        : supply.kind === 'reference'
+          ? 'the 5 V of the plug it sits in'
+          : supply.kind === 'none'
+            ? 'nothing in this loom brings any'
+            : "the control unit's plug"
   add({ id: 'source', what: 'source', name: `${fedBy?.name ?? 'Feed'}: ${sourceName}`, volts, amps: continuousA })
   if (feed && (supply.kind === 'battery ring' || supply.kind === 'relay')) {
     const line = { continuousA, areaMm2: feed.areaMm2, ambientC: ambientOf(feed), bundled: true }

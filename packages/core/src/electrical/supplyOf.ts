@@ -12,9 +12,9 @@ import {
 } from '../dossiers/index.ts'
 import { currentOf, type Match } from '../wiring/index.ts'
 
-/** How a kit gets its current, by what its loom is made of. `reference`: from the 5 V of a sensor's plug; `none`: nothing in the loom brings any. */
+/** How a kit gets its current, by what its loom is made of. `reference`: from the 5 V of a sensor's plug; `socket`: from the socket it is put into; `none`: nothing in the loom brings any. */
 export interface Supply {
-  kind: 'injectors' | 'reference' | 'control unit' | 'switched lead' | 'battery ring' | 'relay' | 'none'
+  kind: 'injectors' | 'reference' | 'control unit' | 'socket' | 'switched lead' | 'battery ring' | 'relay' | 'none'
   /** What all feeds together carry for good, A, and in the first half minute of a cold heater. */
   continuousA: number
   inrushA: number
@@ -54,6 +54,11 @@ export function supplyOf(kit: Kit): Supply {
         end.lines.some((line) => line.does === does && line.wants.signal.startsWith(signal)),
     )
   if (supplied('interrupt', 'supply')) return { kind: 'control unit', ...common }
+  const inSocket = ends.some(
+    (end) =>
+      end.type === 'inline-pair' && !end.deviceHalf && end.lines.some(({ wants }) => wants.signal.startsWith('supply')),
+  )
+  if (inSocket) return { kind: 'socket', ...common }
   if (supplied('tap', 'supply')) return { kind: 'injectors', ...common }
   return { kind: supplied('tap', 'reference') ? 'reference' : 'none', ...common }
 }

@@ -13,6 +13,23 @@ export const supplyWords = {
       `${end}: ${verdict.why}`,
       kitA === null ? 'Put in one that carries the load and that the wire still bears.' : ownFuse(kitA),
     ),
+  'shared-feed': ({
+    name,
+    rule,
+    value,
+    limit,
+    unit,
+  }: {
+    name: string
+    rule: string
+    value: number
+    limit: number
+    unit: string
+  }) =>
+    said(
+      `${name}: ${rule.charAt(0).toLowerCase()}${rule.slice(1)} is ${value} ${unit}, at most ${limit} ${unit}.`,
+      'Give the last of them a feed of its own.',
+    ),
   'ground-drop': ({ end, says, next }: { end: string; says: string; next: { name: string; place: string } | null }) =>
     said(`${end}: ${says}`, next ? `Next: ${inSentence(next.name)}, ${next.place}.` : 'Clean it to bright metal.'),
   'feed-drop': ({ what, dropV, limitV }: { what: string; dropV: number; limitV: number }) =>

@@ -3,9 +3,11 @@ import type { JobDossiers, JobState } from './state.ts'
 import { meterFigures, moduleSupply, type FittedKit, type MeterFigure, type SupplyFigures } from '../circuit/index.ts'
 import {
   connectionPlan,
+  crossLinks,
   joinPracticeOf,
   memberWiring,
   meterCards,
+  outletOf,
   plannedConnections,
   type Connection,
   type MeterCard,
@@ -40,7 +42,14 @@ export function jobMeter(dossiers: JobDossiers, state: Pick<JobState, 'decided' 
 
 /** Each kit with its own connections. */
 function fittedOf(kit: Kit, connections: readonly Connection[]): FittedKit[] {
-  return memberWiring(kit, connections).map(({ member, connections: own }) => ({ kit: member.kit, connections: own }))
+  const links = crossLinks(kit, connections)
+  return memberWiring(kit, connections).map(({ member, connections: own }): FittedKit => {
+    const fedBy = links.flatMap(({ kitEnd, to }) => {
+      const [from, outlet] = [memberOf(kit, kitEnd), outletOf(kit, to)]
+      return outlet && from?.member === member ? [{ kitEnd: from.id, kit: outlet.owner.kit.id }] : []
+    })
+    return { kit: member.kit, connections: own, ...(fedBy.length > 0 ? { fedBy } : {}) }
+  })
 }
 
 function ownPlace(kit: Kit, place: MeterPlace): MeterPlace {

@@ -1,6 +1,8 @@
-import { isJoined, memberOf, membersOf, type KitMember } from '../dossiers/index.ts'
+import { isJoined, memberOf, membersOf, type KitEndId, type KitMember } from '../dossiers/index.ts'
+import { asId } from '../shared/index.ts'
 import {
   connectionPlan,
+  feedLinks,
   joinedPlace,
   memberPlan,
   memberWiring,
@@ -40,6 +42,10 @@ export function memberChosen<Chosen extends Pick<JobState, 'decided'>>(
     connectionPlan({ ...dossiers, kit: member.kit }, { decided: own }).map(({ kitEnd, target }) => [kitEnd, target]),
   )
   const places = { ...own.places }
+  // What lives from another kit's relay has no place of its own on the machine.
+  for (const { from } of feedLinks(dossiers.kit, fixedEnds(state)))
+    if (memberOf(dossiers.kit, from)?.member.key === key)
+      places[memberOf(dossiers.kit, from)?.id ?? from] = { entry: '', value: { closed: 'cap' } }
   for (const { kitEnd, target } of memberPlan(dossiers.kit, member, connectionPlan(dossiers, state))) {
     const was = alone.get(kitEnd) ?? null
     if (placeText(was) === placeText(target) || (target !== null && !('connector' in target || 'stud' in target)))
@@ -48,6 +54,9 @@ export function memberChosen<Chosen extends Pick<JobState, 'decided'>>(
   }
   return { ...state, decided: { ...own, places } }
 }
+
+const fixedEnds = ({ decided }: Pick<JobState, 'decided'>) =>
+  new Set(Object.keys(decided.places).map((id) => asId<KitEndId>(id)))
 
 function plannedPlace(target: Extract<ConnectionTarget, { connector: unknown } | { stud: unknown }>): PlannedPlace {
   if ('stud' in target) return { stud: target.stud }

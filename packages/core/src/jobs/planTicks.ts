@@ -1,5 +1,14 @@
 import type { JobDossiers, JobState } from './state.ts'
-import { isPresent, machineIndex, type KitEnd, type TapMethod } from '../dossiers/index.ts'
+import {
+  inRow,
+  isJoined,
+  isPresent,
+  machineIndex,
+  type ConnectorId,
+  type InlinePair,
+  type KitEnd,
+  type TapMethod,
+} from '../dossiers/index.ts'
 import { mendingWords, purposeOf, sameWound, woundOf } from '../vehicles/index.ts'
 import type { Spoken } from '../shared/index.ts'
 import { sayTick, type tickWords } from './words.ts'
@@ -74,6 +83,7 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
   }
   if (end.type === 'inline-pair' && 'connector' in target && !('cavity' in target)) {
     const device = machine.connectors.find((connector) => connector.id === target.connector)?.device ?? 'device'
+    const { before, behind } = neighbours(dossiers, state, end, target.connector)
     const half = (side: 'factory' | 'device', spoken: ReturnType<typeof sayTick>): Tick => ({
       id: side,
       ...spoken,
@@ -81,8 +91,22 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
       makes: { kind: 'connected', kitEnd: end.id, to: { connector: target.connector, side } },
     })
     return [
-      half('factory', sayTick('factory', { tag: end.deviceHalf ? end.tag : null, end: end.name })),
-      ...(end.deviceHalf ? [half('device', sayTick('device', { tag: end.tag, device }))] : []),
+      half(
+        'factory',
+        before
+          ? sayTick('factory-behind', { tag: end.deviceHalf ? end.tag : null, end: end.name, before: before.name })
+          : sayTick('factory', { tag: end.deviceHalf ? end.tag : null, end: end.name }),
+      ),
+      ...(end.deviceHalf
+        ? [
+            half(
+              'device',
+              behind
+                ? sayTick('device-before', { tag: end.tag, behind: behind.name })
+                : sayTick('device', { tag: end.tag, device }),
+            ),
+          ]
+        : []),
       tug,
     ]
   }
@@ -99,6 +123,33 @@ export function planTicks(dossiers: JobDossiers, state: JobState, end: KitEnd, m
     },
     tug,
   ]
+}
+
+/** Pairs of other kits on the same plug, as built or as planned: the one towards the control unit, and the one towards the device. */
+function neighbours(
+  dossiers: JobDossiers,
+  state: JobState,
+  end: InlinePair,
+  plug: ConnectorId,
+): { before: KitEnd | undefined; behind: KitEnd | undefined } {
+  const { kit } = dossiers
+  if (!isJoined(kit)) return { before: undefined, behind: undefined }
+  const stands = (to: ConnectionTarget | null | undefined) =>
+    to !== null && to !== undefined && 'connector' in to && !('cavity' in to) && to.connector === plug
+  const plan = connectionPlan(dossiers, state)
+  const pairs = kit.ends.flatMap((item) => {
+    if (item.type !== 'inline-pair') return []
+    const made = state.connections.filter(({ kitEnd }) => kitEnd === item.id)
+    const here =
+      item.id === end.id ||
+      (made.length > 0
+        ? made.some(({ to }) => stands(to))
+        : stands(plan.find(({ kitEnd }) => kitEnd === item.id)?.target))
+    return here ? [{ end: item }] : []
+  })
+  const row = inRow(pairs)
+  const at = row.findIndex((item) => item.end.id === end.id)
+  return { before: row[at - 1]?.end, behind: row[at + 1]?.end }
 }
 
 /** What takes an end off that was there when the job was opened: off, and where it hurt a wire, that wire made good. */
@@ -164,6 +215,8 @@ function sayTakeOff({ machine, kit }: JobDossiers, end: KitEnd, to: ConnectionTa
 
 function sayJoin({ machine, kit }: JobDossiers, end: KitEnd, target: ConnectionTarget, method?: TapMethod) {
   if (end.type === 'ring') return sayTick('ring', { at: targetWords(machine, target) })
+  if (end.type === 'flying-lead' && 'kitEnd' in target)
+    return sayTick('outlet', { tag: end.tag, at: targetWords(machine, target, kit) })
   if (end.type === 'plug') return sayTick('plug', { end: end.name, at: targetWords(machine, target, kit) })
   if (end.type === 'flying-lead' && end.intoSpare) return sayTick('pin', { tag: end.tag })
   const half = end.type === 'flying-lead' ? (end.cut?.half ?? null) : null

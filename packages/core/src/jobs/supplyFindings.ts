@@ -1,9 +1,10 @@
-import type { KitEndId, ConnectorId, NetId } from '../dossiers/index.ts'
+import { isJoined, type KitEndId, type ConnectorId, type NetId } from '../dossiers/index.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import {
   feedCardOf,
   judgeFeed,
   judgeGround,
+  sharedFeeds,
   supplyOf,
   supplyRules,
   supplyWords,
@@ -11,7 +12,7 @@ import {
   type SupplyRule,
 } from '../electrical/index.ts'
 import { collectFindings } from '../findings/index.ts'
-import type { Finding } from '../wiring/index.ts'
+import { connectionPlan, type Finding } from '../wiring/index.ts'
 import { electricsOf } from './jobRoute.ts'
 import { findingsOfMembers } from './members.ts'
 
@@ -20,7 +21,18 @@ export const groundCard = (kitEnd: KitEndId) => `ground.${kitEnd}`
 
 /** Findings of feed and ground: what was measured, and what the figures give. */
 export function supplyFindings(dossiers: JobDossiers, state: JobState): Finding<SupplyRule>[] {
-  return findingsOfMembers(dossiers, state, ofOneSupply)
+  return [...findingsOfMembers(dossiers, state, ofOneSupply), ...ofSharedFeeds(dossiers, state)]
+}
+
+/** What hangs on one relay together, as built. */
+function ofSharedFeeds(dossiers: JobDossiers, state: JobState): Finding<SupplyRule>[] {
+  const { findings, say } = collectFindings<SupplyFacts, Finding['at']>(supplyRules, supplyWords)
+  const { machine, kit } = dossiers
+  if (!isJoined(kit)) return findings
+  for (const { name, users, checks } of sharedFeeds(machine, kit, state.connections, connectionPlan(dossiers, state)))
+    for (const { ok, rule, value, limit, unit } of checks)
+      if (!ok) say('shared-feed', { kitEnd: users.at(-1)?.kitEnd }, { name, rule, value, limit, unit })
+  return findings
 }
 
 function ofOneSupply(dossiers: JobDossiers, state: JobState): Finding<SupplyRule>[] {

@@ -48,8 +48,13 @@ export const tickWords = {
   factory: ({ tag, end }: { tag: string | null; end: string }) =>
     tag === null ? `Factory plug into the ${inSentence(end)}` : `Factory plug into loom end ${tag}`,
   device: ({ tag, device }: { tag: string; device: string }) => `Loom end ${tag} onto the ${device}`,
+  'factory-behind': ({ tag, end, before }: { tag: string | null; end: string; before: string }) =>
+    `The device half of ${inSentence(before)} into ${tag === null ? inSentence(end) : `loom end ${tag}`}`,
+  'device-before': ({ tag, behind }: { tag: string; behind: string }) =>
+    `Loom end ${tag} into the factory half of ${inSentence(behind)}`,
   ring: ({ at }: { at: string }) => `Ring under the nut: ${inSentence(at)}`,
   plug: ({ end, at }: { end: string; at: string }) => `${end} into ${inSentence(at)}`,
+  outlet: ({ tag, at }: { tag: string; at: string }) => `Lead ${tag} under ${inSentence(at)}`,
   pin: ({ tag }: { tag: string }) => `Pin ${tag} pushed home, seal in`,
   lead: ({ tag, half, method }: { tag: string; half: 'ecu' | 'device' | null; method: TapMethod | null }) =>
     `Lead ${tag} joined${half === null ? '' : half === 'ecu' ? ' to the ECU half' : ' to the other half'}${method === null ? '' : `, ${method}`}`,

@@ -1,6 +1,6 @@
 import { endName, inSentence, isPresent, machineIndex, type DossierPair } from '../dossiers/index.ts'
 import { collectFindings } from '../findings/index.ts'
-import { targetWords, type Finding, type FindingPlace, type WiringState } from '../wiring/index.ts'
+import { outletOf, targetWords, type Finding, type FindingPlace, type WiringState } from '../wiring/index.ts'
 import { stockRules, type StockRule } from './rules.ts'
 import { purposeOf, sameWound, type VehicleState } from './state.ts'
 import { stockWords, type StockFacts } from './words.ts'
@@ -22,6 +22,9 @@ export function stockFindings(
       said.add(kitEnd)
       say('stock-joined', { kitEnd }, { end: endName(dossiers, kitEnd), at: inSentence(targetWords(machine, to, kit)) })
     }
+  for (const { kitEnd, to } of state.connections)
+    if (!goes(kitEnd) && 'kitEnd' in to && goes(to.kitEnd) && outletOf(kit, to.kitEnd))
+      say('stock-feeds', { kitEnd }, { end: endName(dossiers, kitEnd), outlet: targetWords(machine, to, kit) })
   const { connectors } = machineIndex(machine)
   for (const wound of woundsOf(
     kit,

@@ -11,6 +11,11 @@ interface Where {
 export const stockWords = {
   'stock-joined': ({ end, at }: { end: string; at: string }) =>
     said(`${end} is at ${at} still.`, 'Take it off; where it was a pair, the factory plug goes back onto its device.'),
+  'stock-feeds': ({ end, outlet }: { end: string; outlet: string }) =>
+    said(
+      `${end} stays and lives from ${inSentence(outlet)}, which comes off.`,
+      'Give it a feed of its own first: the plan for it alone says where.',
+    ),
   'stock-cut': ({ plug, cavity, how }: Where) =>
     said(`The wire in cavity ${cavity} of ${inSentence(plug)} is cut.`, `${how}.`),
   'stock-puncture': ({ plug, cavity, how }: Where) =>

@@ -4,6 +4,7 @@ import {
   joinedId,
   machineIndex,
   memberOf,
+  rowClash,
   type ConnectorId,
   type InlinePair,
   type JoinedKit,
@@ -15,6 +16,7 @@ import {
 } from '../dossiers/index.ts'
 import { byGravity, collectFindings, type SayOf } from '../findings/index.ts'
 import { checkOneKit, type CheckContext } from './checkOneKit.ts'
+import { outletOf } from './feedLinks.ts'
 import { currentOf } from './judgePlace.ts'
 import { crossLinks, joinedPlace, memberPlan, memberWiring, type MemberWiring } from './memberWiring.ts'
 import { findingKey, type Connection, type Finding, type FindingPlace } from './model.ts'
@@ -27,6 +29,8 @@ type Say = SayOf<WiringFacts, FindingPlace>
 
 /** What is asked of the ports of all kits together, not of each. */
 const ofPorts = new Set<WiringRule>(['port-open', 'port-wrong-closure', 'bus-terminators'])
+/** What is not said of an end that is in another kit. */
+const ofLinked = new Set<WiringRule>(['port-open', 'end-open', 'spare-open'])
 
 /**
  * All findings about several kits: each for itself, as if it were alone, and what they do to each other: a circuit that cannot feed both, an
@@ -43,6 +47,12 @@ export function checkTogether(
   const links = crossLinks(kit, connections)
   const linked = new Set<string>(links.flatMap(({ kitEnd, to }) => [kitEnd, to]))
   const shared = sharedPorts(kit)
+  const planned = new Map(
+    crossLinks(
+      kit,
+      plan.map(({ kitEnd, target }) => ({ kitEnd, to: target })),
+    ).flatMap(({ kitEnd, to }) => (outletOf(kit, to) ? [[kitEnd, to] as const] : [])),
+  )
   const wiring = memberWiring(kit, connections)
   const own = wiring.flatMap(({ member, connections: made }) =>
     checkOneKit(machine, member.kit, made, { plan: memberPlan(kit, member, plan), errata })
@@ -50,15 +60,21 @@ export function checkTogether(
       .filter(
         ({ rule, at }) =>
           at.kitEnd === undefined ||
-          !((ofPorts.has(rule) && shared.has(at.kitEnd)) || (rule === 'port-open' && linked.has(at.kitEnd))),
+          !(
+            (ofPorts.has(rule) && shared.has(at.kitEnd)) ||
+            (ofLinked.has(rule) && linked.has(at.kitEnd)) ||
+            ((rule === 'end-open' || rule === 'spare-open') && planned.has(at.kitEnd))
+          ),
       ),
   )
   const { findings: between, say } = collectFindings<WiringFacts, FindingPlace>(wiringRules, wiringWords)
   linkFindings(kit, connections, links, say)
+  outletFindings(kit, connections, planned, say)
   busFindings(kit, connections, links, say)
   feedFindings(machine, wiring, say)
   pinFindings(wiring, say)
   stackFindings(machine, wiring, say)
+  changeFindings(machine, wiring, say)
   const all = [...own, ...between]
   // What is said of the machine is said once, whichever kit asked.
   const seen = new Set<string>()
@@ -106,7 +122,7 @@ function linkFindings(
     const asPlanned = wanted.some(
       (link) => (link.from === kitEnd && link.to === to) || (link.to === kitEnd && link.from === to),
     )
-    if (!asPlanned && !(onBus.has(kitEnd) && onBus.has(to)))
+    if (!asPlanned && !(onBus.has(kitEnd) && onBus.has(to)) && !isOnOutlet(kit, kitEnd, to))
       say('loom-to-loom', { kitEnd }, { end: named(kit, kitEnd), other: named(kit, to) })
   }
   // A port that is to go on at another kit and was closed instead.
@@ -130,6 +146,50 @@ function linkFindings(
         !connections.some((made) => made.kitEnd === one)
       )
         say('end-open', { kitEnd: one }, { end: named(kit, one), left: false, where: belongs(kit, other) })
+}
+
+/** Whether a lead that is there to bring current is on the outlet of another kit's relay. */
+function isOnOutlet(kit: JoinedKit, kitEnd: KitEndId, to: string): boolean {
+  const end = kit.ends.find(({ id }) => id === kitEnd)
+  return end?.type === 'flying-lead' && end.wants.signal === 'supply-switched' && outletOf(kit, to) !== null
+}
+
+/** Feeds on another kit's relay: those that hang open, those that nobody tugged, and those that are too much together. */
+function outletFindings(
+  kit: JoinedKit,
+  connections: readonly Connection[],
+  planned: ReadonlyMap<KitEndId, KitEndId>,
+  say: Say,
+): void {
+  for (const [kitEnd, to] of planned)
+    if (!connections.some((made) => made.kitEnd === kitEnd))
+      say('end-open', { kitEnd }, { end: named(kit, kitEnd), left: false, where: belongs(kit, to) })
+  const taken = new Map<string, { ends: KitEndId[]; amps: number }>()
+  for (const { kitEnd, to, tugged } of connections) {
+    if (!('kitEnd' in to) || !isOnOutlet(kit, kitEnd, to.kitEnd)) continue
+    const own = memberOf(kit, kitEnd)
+    const end = own?.member.kit.ends.find(({ id }) => id === own.id)
+    if (!own || end?.type !== 'flying-lead' || own.member === memberOf(kit, to.kitEnd)?.member) continue
+    if (!tugged) say('not-tugged', { kitEnd }, { end: named(kit, kitEnd), plug: false })
+    const { ends, amps } = taken.get(to.kitEnd) ?? { ends: [], amps: 0 }
+    taken.set(to.kitEnd, { ends: [...ends, kitEnd], amps: amps + currentOf(own.member.kit, end) })
+  }
+  for (const [place, { ends, amps }] of taken) {
+    const found = outletOf(kit, place)
+    const last = ends.at(-1)
+    const gives = found?.outlet.givesA
+    if (last === undefined || gives === undefined || amps <= gives + 1e-9) continue
+    say(
+      'feed-over-spare',
+      { kitEnd: last },
+      {
+        ends: ends.map((id) => named(kit, id)),
+        circuit: `${found?.outlet.name ?? place} of the ${found?.owner.kit.model ?? ''}`,
+        amps: Math.round(amps * 1000) / 1000,
+        spareA: gives,
+      },
+    )
+  }
 }
 
 const belongs = (kit: JoinedKit, to: KitEndId) => `It goes to ${inSentence(named(kit, to))}.`
@@ -224,7 +284,7 @@ function pinFindings(wiring: readonly MemberWiring[], say: Say): void {
     }
 }
 
-/** Pairs of several kits on one plug stand in a row: whatever takes the device's place can only be the last, and there is one of it. */
+/** Pairs of several kits on one plug stand in a row, which has one first place and one last. */
 function stackFindings(machine: Machine, wiring: readonly MemberWiring[], say: Say): void {
   const onPlug = new Map<ConnectorId, { member: KitMember; end: InlinePair }[]>()
   for (const { member, connections } of wiring)
@@ -238,20 +298,45 @@ function stackFindings(machine: Machine, wiring: readonly MemberWiring[], say: S
       for (const plug of at) onPlug.set(plug, [...(onPlug.get(plug) ?? []), { member, end }])
     }
   for (const [plug, pairs] of onPlug) {
-    const standIns = pairs.filter(({ end }) => !end.deviceHalf)
-    const last = pairs[pairs.length - 1]
-    if (pairs.length < 2 || standIns.length === 0 || !last) continue
-    if (standIns.length === 1 && standIns[0] === last) continue
-    const [first, second] = standIns.length > 1 ? standIns : [standIns[0], last]
+    const [first, second] = rowClash(pairs) ?? []
     if (first && second && first.member !== second.member)
       say(
-        'plug-twice',
+        'row-clash',
         { kitEnd: joinedId(second.member.key, second.end.id), connector: plug },
         {
           end: ofKit(second.member, second.end),
           other: ofKit(first.member, first.end),
           plug: machineIndex(machine).connectors.get(plug)?.name ?? plug,
+          at: (first.end.deviceHalf && first.end.stands) ?? 'last',
         },
       )
   }
+}
+
+/** One signal is changed by one kit. */
+function changeFindings(machine: Machine, wiring: readonly MemberWiring[], say: Say): void {
+  const index = machineIndex(machine)
+  const changedBy = new Map<Net, { member: KitMember; end: InlinePair }>()
+  for (const { member, connections } of wiring)
+    for (const end of member.kit.ends) {
+      if (end.type !== 'inline-pair') continue
+      const plug = connections.find(({ kitEnd, to }) => kitEnd === end.id && 'connector' in to && !('cavity' in to))?.to
+      if (!plug || !('connector' in plug)) continue
+      for (const { cavity, does } of end.lines) {
+        const wire = index.wireInCavity.get(cavityKey(plug.connector, cavity))
+        const net = wire && index.nets.get(wire.net)
+        // Supplies and grounds are switched, not changed.
+        if (does !== 'interrupt' || !net || /supply|ground|reference/.test(net.signal)) continue
+        const before = changedBy.get(net)
+        if (before && before.member !== member) {
+          say(
+            'changed-twice',
+            { kitEnd: joinedId(member.key, end.id), connector: plug.connector },
+            { end: ofKit(member, end), other: ofKit(before.member, before.end), circuit: net.name },
+          )
+          break
+        }
+        changedBy.set(net, { member, end })
+      }
+    }
 }

@@ -33,6 +33,7 @@ export {
   type Want,
   type WireFound,
 } from './findWires.ts'
+export { feedLead, feedLinks, outletOf, type FeedLink } from './feedLinks.ts'
 export { goTogether } from './goTogether.ts'
 export { identifyWire, type WireIdentity } from './identifyWire.ts'
 export { judgeReading, type ReadingVerdict } from './judgeReading.ts'

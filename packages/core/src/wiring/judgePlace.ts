@@ -20,6 +20,7 @@ import { carriesAirbag, pinCount, pinsApart } from './pins.ts'
 import { wiringRules, type WiringRule } from './ruleCatalogue.ts'
 import { sortParts } from './sortParts.ts'
 import type { RuleCase } from './words.ts'
+import { sameTrack } from './sameTrack.ts'
 
 /**
  * What speaks against an end at a place. The plan proposes no place of which this says a stop, and the check says the same of what
@@ -111,7 +112,7 @@ export function judgeLead(
         facts: { colour: wireName(wire.colour), circuit: net.name, wanted: wireName(sheet.colour) },
       },
     ]
-  if (end.wants.track !== undefined && net.track !== end.wants.track && net.role === end.wants.role)
+  if (end.wants.track !== undefined && !sameTrack(end.wants, net) && net.role === end.wants.role)
     return [
       {
         rule: 'wrong-track',
@@ -363,7 +364,7 @@ function likeButOther(kit: Kit, end: InlinePair, { cavity, wants }: PairLine, ne
       cavity,
       facts: { end: end.name, circuit: net.name, row: wants.row },
     }
-  if (wants.track !== undefined && net.track !== wants.track)
+  if (wants.track !== undefined && !sameTrack(wants, net))
     return {
       rule: 'wrong-track',
       cavity,

@@ -29,9 +29,12 @@ function ownTarget(kit: Kit, member: KitMember, to: ConnectionTarget): Connectio
 }
 
 /** Ends of one kit that go into another. */
-export function crossLinks(kit: Kit, connections: readonly Connection[]): { kitEnd: KitEndId; to: KitEndId }[] {
+export function crossLinks<Made extends { kitEnd: KitEndId; to: ConnectionTarget | null }>(
+  kit: Kit,
+  connections: readonly Made[],
+): { kitEnd: KitEndId; to: KitEndId }[] {
   return connections.flatMap(({ kitEnd, to }) => {
-    if (!('kitEnd' in to)) return []
+    if (to === null || !('kitEnd' in to)) return []
     const [from, into] = [memberOf(kit, kitEnd), memberOf(kit, to.kitEnd)]
     // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- an end or a socket of the kit
     return from && into && from.member.key !== into.member.key ? [{ kitEnd, to: to.kitEnd as KitEndId }] : []

@@ -19,6 +19,7 @@ import { carriesAirbag, pinCount, pinsApart } from './pins.ts'
 import { plannedConnections } from './plannedConnections.ts'
 import { sameTarget } from './places.ts'
 import type { Match } from './proposeMatches.ts'
+import { sameTrack } from './sameTrack.ts'
 
 /** One mistake a hand can make, and the rule that must see it. */
 export interface Planted {
@@ -254,14 +255,10 @@ function wireRule(end: FlyingLead, kit: Kit, net: Net, confusion: string | null)
   if (end.reference && net.signal === 'sensor-ground') return null
   const same = net.signal === end.wants.signal && net.role === end.wants.role
   const alike =
-    same &&
-    (end.wants.track === undefined || net.track === end.wants.track) &&
-    (end.wants.cylinder === undefined || net.cylinder === end.wants.cylinder)
+    same && sameTrack(end.wants, net) && (end.wants.cylinder === undefined || net.cylinder === end.wants.cylinder)
   if (alike) return null
   if (confusion === 'swapped') return 'stripe-swapped'
-  return end.wants.track !== undefined && net.role === end.wants.role && net.track !== end.wants.track
-    ? 'wrong-track'
-    : 'wrong-wire'
+  return net.role === end.wants.role && !sameTrack(end.wants, net) ? 'wrong-track' : 'wrong-wire'
 }
 
 function ringMistakes(machine: Machine, end: RingEnd, plant: Plant): void {

@@ -11,6 +11,7 @@ import {
   type PortEnd,
 } from '../dossiers/index.ts'
 import { solveAssignment } from '../shared/index.ts'
+import { feedLinks, type FeedLink } from './feedLinks.ts'
 import { currentOf } from './judgePlace.ts'
 import { candidateCost, candidatesOf, costParts, judgeCandidate, modulePoint, type Candidate } from './matchCost.ts'
 import { closureReason, reasonsFor } from './matchReasons.ts'
@@ -68,12 +69,14 @@ type Column = Candidate & { key: string }
  */
 export function proposeMatches(machine: Machine, kit: Kit, locks: readonly MatchLock[] = []): Match[] {
   const members = membersOf(kit)
+  const shared = new Map(feedLinks(kit, new Set(locks.map(({ kitEnd }) => kitEnd))).map((link) => [link.from, link]))
   const rows = members.flatMap((member): Row[] =>
-    member.kit.ends.flatMap((end): Row[] =>
-      end.type !== 'port' && end.type !== 'vent' && end.type !== 'plug' && !isCutPartner(end)
-        ? [{ member, end, id: joinedId<KitEndId>(member.key, end.id) }]
-        : [],
-    ),
+    member.kit.ends.flatMap((end): Row[] => {
+      const id = joinedId<KitEndId>(member.key, end.id)
+      return end.type !== 'port' && end.type !== 'vent' && end.type !== 'plug' && !isCutPartner(end) && !shared.has(id)
+        ? [{ member, end, id }]
+        : []
+    }),
   )
   const every = members.flatMap(({ key, kit: own }, i): Column[] =>
     candidatesOf(machine, own).flatMap((candidate) =>
@@ -137,8 +140,10 @@ export function proposeMatches(machine: Machine, kit: Kit, locks: readonly Match
   const { links, closures } = portPlan(kit)
   return kit.ends.map((end) => {
     const link = links.find(({ from, to }) => from === end.id || to === end.id)
+    const feed = shared.get(end.id)
     return (
       matches.get(end.id) ??
+      (feed && sharedMatch(end, feed)) ??
       (link
         ? linkedMatch(end, kit, link.from === end.id ? link.to : link.from, link.bus)
         : closedMatch(end, kit, closures.get(end.id)))
@@ -246,6 +251,18 @@ function linkedMatch(end: KitEnd, kit: Kit, to: KitEndId, bus: boolean): Match {
       bus
         ? `One bus for both kits: it goes on at ${other}.`
         : `Both kits are on this machine: it is mated to ${other}.`,
+    ],
+  }
+}
+
+/** A feed on the relay that another kit brings. */
+function sharedMatch(end: KitEnd, { to, owner, outlet, user, end: lead }: FeedLink): Match {
+  return {
+    ...closedMatch(end, user.kit),
+    target: { kitEnd: to },
+    reasons: [
+      `One relay and one fuse wake both: ${currentOf(user.kit, lead)} A of the ${outlet.givesA ?? 0} A that ${inSentence(outlet.name)} of the ${owner.kit.model} gives.`,
+      'No second joint in the lamp wire, and nothing more for it to carry.',
     ],
   }
 }

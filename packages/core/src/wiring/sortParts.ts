@@ -1,4 +1,5 @@
 import type { SignalSort } from '../dossiers/index.ts'
+import { sameTrack } from './sameTrack.ts'
 
 /** One reason why a place costs something. */
 export interface CostPart {
@@ -18,7 +19,7 @@ export function sortParts(wants: SignalSort, net: SignalSort, weight = 1): CostP
     parts.push({ what: `not number ${wants.cylinder}`, cost: weight * price.sameKindOther })
   if (wants.row !== undefined && net.row !== wants.row)
     parts.push({ what: `not the ${wants.row} row`, cost: weight * price.sameKindOther })
-  if (wants.track !== undefined && net.track !== wants.track)
+  if (wants.track !== undefined && !sameTrack(wants, net))
     parts.push({ what: `not track ${wants.track}`, cost: weight * price.sameKindOther })
   if (wants.bank !== undefined && net.bank !== wants.bank)
     parts.push({ what: `not bank ${wants.bank}`, cost: weight * price.sameKindOther })

@@ -9,14 +9,18 @@ import { plannedConnections } from './plannedConnections.ts'
 import { busTerminators, portPlan, terminatorsInside } from './portLinks.ts'
 import { proposeMatches } from './proposeMatches.ts'
 import { randomLoom } from './randomLoomCase.ts'
+import type { WiringRule } from './ruleCatalogue.ts'
 import { shippedKit, shippedKits, shippedMachine, shippedMachines } from './shippedCase.ts'
 
-/** What speaks against several kits joined as planned, but that one is not made for the machine. */
+/** What no plan can mend: such kits are not fitted there, or not together. */
+const refusals: WiringRule[] = ['wrong-machine', 'changed-twice', 'row-clash']
+
+/** What speaks against several kits joined as planned, but that they are not made for the machine or for each other. */
 function against(machine: Machine, kits: readonly Kit[]): string[] {
   const kit = joinKits(kits)
   const plan = proposeMatches(machine, kit)
   return checkWiring(machine, kit, plannedConnections(machine, kit, plan), { plan })
-    .filter(({ severity, rule, at }) => severity !== 'note' && at.kitEnd !== undefined && rule !== 'wrong-machine')
+    .filter(({ severity, rule, at }) => severity !== 'note' && at.kitEnd !== undefined && !refusals.includes(rule))
     .map(({ rule, at, reason }) => `${kit.id} on ${machine.id}, ${at.kitEnd}: ${rule}: ${reason}`)
 }
 

@@ -1,4 +1,4 @@
-import { inSentence } from '../dossiers/index.ts'
+import { inSentence, type PairStand } from '../dossiers/index.ts'
 import { speaker } from '../shared/index.ts'
 import { said, type FactsOf, type FindingWords, type WordsOf } from '../findings/index.ts'
 
@@ -269,6 +269,20 @@ export const wiringWords = {
     said(
       `${end} and ${inSentence(other)} are both written down at ${inSentence(plug)}: one plug takes one pair.`,
       'Look which of them is there, and correct the other.',
+    ),
+  'row-clash': ({ end, other, plug, at }: { end: string; other: string; plug: string; at: PairStand | 'last' }) =>
+    said(
+      `${end} and ${inSentence(other)} on ${inSentence(plug)} both ${
+        at === 'last'
+          ? "take the device's place"
+          : `have to be nearest to the ${at === 'device side' ? 'device' : 'control unit'}`
+      }: there is room for one.`,
+      'The two kits do not go together on this plug: leave one of them out.',
+    ),
+  'changed-twice': ({ end, other, circuit }: { end: string; other: string; circuit: string }) =>
+    said(
+      `${other} changes ${inSentence(circuit)} already, and ${inSentence(end)} would change it once more: what comes out nobody can tell or prove.`,
+      'Leave one of the two out.',
     ),
   'port-open': ({ end, wants }: { end: string; wants: 'terminator' | 'cap' }) =>
     said(`${end} is open.`, wants === 'terminator' ? 'Put the terminator in.' : 'Put the cap on.'),

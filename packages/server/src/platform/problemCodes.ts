@@ -92,6 +92,8 @@ export const problemCodes = {
   'version-taken': 'Somebody published in between.',
   'draft-conflict': 'Somebody saved the draft in between.',
   'no-ends': 'A kit has no end, and is no instrument.',
+  'outlet-current': 'An outlet of a relay says how much it gives; no other socket does.',
+  'outlet-unfused': 'An outlet of a relay without a fuse before it.',
   'duplicate-column': 'A column of an instrument stands twice.',
   'too-many-lines': 'An instrument sends more than is passed on.',
   'nothing-changed': 'What was found is what the dossier says.',
