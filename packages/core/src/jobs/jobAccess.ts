@@ -43,11 +43,13 @@ export function jobTargets(dossiers: JobDossiers, state: Needed): AccessTarget[]
     ...state.found.flatMap((found) =>
       found.dealt
         ? []
-        : found.about?.connector
-          ? [`connector:${found.about.connector}`]
-          : found.about?.stud
-            ? [`stud:${found.about.stud}`]
-            : [],
+        : found.plugs
+          ? found.plugs.map(({ connector }) => `connector:${connector}`)
+          : found.about?.connector
+            ? [`connector:${found.about.connector}`]
+            : found.about?.stud
+              ? [`stud:${found.about.stud}`]
+              : [],
     ),
   ]
   return [

@@ -1,4 +1,11 @@
-import { isJoined, joinedId, type LoomPartId, type MountPlace, type PassageId } from '../dossiers/index.ts'
+import {
+  isJoined,
+  joinedId,
+  type LoomPartId,
+  type Machine,
+  type MountPlace,
+  type PassageId,
+} from '../dossiers/index.ts'
 import { connectionPlan } from '../wiring/index.ts'
 import type { Decisions, JobDossiers, JobState } from './state.ts'
 import {
@@ -11,7 +18,7 @@ import {
   type GroundPlace,
   type SupplyLine,
 } from '../electrical/index.ts'
-import { planRoutes, type RankedPlace, trunkPart } from '../routing/index.ts'
+import { bundleAreaMm2, planRoutes, type RankedPlace, trunkPart } from '../routing/index.ts'
 import { perPair, success, type Outcome } from '../shared/index.ts'
 import { memberChosen } from './members.ts'
 import {
@@ -54,13 +61,63 @@ export interface MemberLoom extends MemberPlace {
   loom: RankedPlace | null
 }
 
-/** The looms of a job, one for each of its kits, each from where its module goes. */
-export function plannedLooms(dossiers: JobDossiers, state: Chosen): MemberLoom[] {
-  return mountPlacesOf(dossiers, state).map((item): MemberLoom => {
+/**
+ * The looms of a job, one for each of its kits, each from where its module goes. What lies in a passage already, of kits that were there
+ * before and of those before it in the job, narrows it for the next.
+ */
+export function plannedLooms(dossiers: JobDossiers, state: Chosen & Partial<Pick<JobState, 'routes'>>): MemberLoom[] {
+  const taken = new Map<PassageId, number>()
+  const members = mountPlacesOf(dossiers, state)
+  return members.map((item): MemberLoom => {
     const own = memberChosen(dossiers, item.member, state)
-    const route = routeFrom(item.dossiers, own, item.place)
-    return { ...item, own, route, loom: route?.ok ? route.value : null }
+    const machine = narrowedBy(item.dossiers.machine, taken)
+    const route = routeFrom({ ...item.dossiers, machine }, own, item.place)
+    const loom = route?.ok ? route.value : null
+    if (loom && members.length > 1) takeRoom(taken, loom, item, state.routes ?? {})
+    return { ...item, own, route, loom }
   })
+}
+
+/** Adds what a loom takes of each passage it lies in, mm²: as laid where that is written down, else as planned. */
+function takeRoom(
+  taken: Map<PassageId, number>,
+  loom: RankedPlace,
+  { member }: MemberPlace,
+  routes: JobState['routes'],
+): void {
+  const wires = new Map<PassageId, number[]>()
+  for (const { part, passages } of plannedPassages(loom)) {
+    const branch = loom.branches.find(({ end }) => end.id === part)
+    const own = branch ? branch.end.areasMm2 : loom.branches.flatMap(({ end }) => end.areasMm2)
+    for (const passage of routes[joinedId(member.key, part)]?.passages ?? passages)
+      wires.set(passage, [...(wires.get(passage) ?? []), ...own])
+  }
+  for (const [passage, areas] of wires) taken.set(passage, (taken.get(passage) ?? 0) + bundleAreaMm2(areas))
+}
+
+const narrowed = new WeakMap<Machine, Map<string, Machine>>()
+
+/** The machine with less room in its passages; itself where nothing of what it says about room changes. */
+function narrowedBy(machine: Machine, taken: ReadonlyMap<PassageId, number>): Machine {
+  const less = (machine.passages ?? []).flatMap(({ id, freeMm2 }): [PassageId, number][] => {
+    const gone = taken.get(id)
+    return freeMm2 === undefined || gone === undefined
+      ? []
+      : [[id, Math.max(0, Math.round((freeMm2 - gone) * 10) / 10)]]
+  })
+  if (less.length === 0) return machine
+  const known = narrowed.get(machine) ?? new Map<string, Machine>()
+  narrowed.set(machine, known)
+  const key = JSON.stringify(less)
+  const free = new Map(less)
+  const made = known.get(key) ?? {
+    ...machine,
+    passages: (machine.passages ?? []).map((passage) =>
+      free.has(passage.id) ? { ...passage, freeMm2: free.get(passage.id) ?? 0 } : passage,
+    ),
+  }
+  known.set(key, made)
+  return made
 }
 
 /** The loom as it is to lie; null where that cannot be planned. */

@@ -63,6 +63,8 @@ test('on random machines the match is the one meant, a right job is clean and ev
 
 /** Rules that need a changed kit, a changed machine or the journal; each with its own test here or beside the journal. */
 const elsewhere: WiringRule[] = [
+  'unknown-module',
+  'unknown-in-way',
   'row-clash',
   'changed-twice',
   'method-not-in-kit',

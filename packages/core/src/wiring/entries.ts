@@ -82,11 +82,21 @@ export const irreversible = entry({
 /** What an earlier fitter left behind; stays on the list until dealt with. */
 export const found = entry({
   kind: 'found',
-  apply(state, { what, text, about: at, ...head }) {
-    state.found.push({ ...doneBy(head), what, text, about: at })
+  refs({ machine }, { what, plugs = [] }): Problem[] {
+    const unknown = plugs.flatMap((plug, i) =>
+      known(machine.connectors, plug, `plugs.${i}`, `plug of the ${machine.model}`),
+    )
+    return what === 'unknown module' || plugs.length === 0
+      ? unknown
+      : [{ code: 'plugs-of-module', path: 'plugs', message: 'Only an unknown module sits in several plugs.' }]
+  },
+  apply(state, { what, text, about: at, plugs = [], ...head }) {
+    const sits = [...new Set(plugs)].map((connector) => ({ connector }))
+    state.found.push({ ...doneBy(head), what, text, about: at, ...(sits.length > 0 ? { plugs: sits } : {}) })
     return null
   },
-  words: ({ what, text }) => `Found from earlier work, ${what}: ${text}`,
+  words: ({ what, text, plugs = [] }, { machine }) =>
+    `Found from earlier work, ${what}: ${text}${plugs.length > 0 ? `; in ${plugs.map((plug) => targetWords(machine, { connector: plug })).join(', ')}` : ''}`,
 })
 
 export const dealtWith = entry({
@@ -94,10 +104,17 @@ export const dealtWith = entry({
   apply(state, written) {
     const item = state.found.find((one) => one.entry === written.found)
     if (!item) return 'What it deals with is not on the list.'
-    item.dealt = { ...doneBy(written), how: written.how }
+    if (written.connector !== undefined) {
+      const plug = item.plugs?.find(({ connector }) => connector === written.connector)
+      if (!plug) return 'It was not found in that plug.'
+      plug.out ??= doneBy(written)
+      if (item.plugs?.some(({ out }) => !out)) return null
+    }
+    item.dealt ??= { ...doneBy(written), how: written.how }
     return null
   },
-  words: ({ how }) => `Earlier work dealt with: ${how}`,
+  words: ({ how, connector }, { machine }) =>
+    `Earlier work dealt with${connector === undefined ? '' : ` at ${targetWords(machine, { connector })}`}: ${how}`,
 })
 
 export const differenceAccepted = entry({

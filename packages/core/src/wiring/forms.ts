@@ -29,8 +29,19 @@ export const wiringForms = {
   disconnected: { kitEnd: refOf.kitEnd, side: z.enum(pairSides).optional() },
   tugged: { kitEnd: refOf.kitEnd },
   irreversible: { act: z.enum(irreversibleActs), text: textField, consentBy: nameField, about },
-  found: { what: z.enum(earlierWorks), text: textField, about },
-  'dealt-with': { found: entryIdField, how: textField },
+  found: {
+    what: z.enum(earlierWorks),
+    text: textField,
+    about,
+    /* of an unknown module: every plug it sits in */
+    plugs: z.array(refOf.connector).min(1).max(40).optional(),
+  },
+  'dealt-with': {
+    found: entryIdField,
+    how: textField,
+    /* of an unknown module: the plug it is out of now; without it, it is out of all */
+    connector: refOf.connector.optional(),
+  },
   'difference-accepted': { kitEnd: refOf.kitEnd, reason: textField },
   'joining-practice-chosen': answerForm({}, z.enum(joinPractices)),
   'place-chosen': answerForm({ kitEnd: refOf.kitEnd }, plannedPlaceSchema),

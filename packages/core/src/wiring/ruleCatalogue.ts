@@ -62,6 +62,8 @@ export const wiringRules = defineRules({
   'joined-live': fix('Something was joined with the battery on.'),
   'puncture-open': fix('A wire this job pierced and left again is not sealed.'),
   'earlier-work': fix('Something an earlier fitter left is not dealt with.'),
+  'unknown-module': fix('A module that an earlier fitter left sits in plugs of the machine.'),
+  'unknown-in-way': stop('An end of the kit is on a plug that an unknown module still sits in.'),
   'feed-spare-unknown': note('What a feed circuit has to spare is not known.'),
   'confusable-wire': note('Another wire there looks like the one that is meant.'),
   'kit-lookalike': note('Two ends of the kit look alike.'),

@@ -1,5 +1,5 @@
 import { perPair } from '../shared/index.ts'
-import type { DossierPair, Kit, KitEndId, TapMethod, StepId } from '../dossiers/index.ts'
+import type { ConnectorId, DossierPair, Kit, KitEndId, TapMethod, StepId } from '../dossiers/index.ts'
 import type { Decided, Done } from '../journal/index.ts'
 import type { JoinPractice } from './joinMethods.ts'
 import type { ConnectionTarget, FindingPlace, PlannedPlace } from './model.ts'
@@ -9,7 +9,7 @@ import { proposeMatches, type Match, type MatchLock } from './proposeMatches.ts'
 export const irreversibleActs = ['cut', 'notch', 'hole'] as const
 export type IrreversibleAct = (typeof irreversibleActs)[number]
 
-export const earlierWorks = ['bypass', 'puncture', 'parked plug', 'cut wire', 'other'] as const
+export const earlierWorks = ['unknown module', 'bypass', 'puncture', 'parked plug', 'cut wire', 'other'] as const
 export type EarlierWork = (typeof earlierWorks)[number]
 
 export interface MadeConnection {
@@ -29,6 +29,8 @@ export interface FoundWork extends Done {
   what: EarlierWork
   text: string
   about?: FindingPlace
+  /** Plugs an unknown module sits in, each with when it was taken out there. */
+  plugs?: { connector: ConnectorId; out?: Done }[]
   /** Pierced by this job itself, and taken off again. */
   own?: boolean
   dealt?: Done & { how: string }

@@ -391,6 +391,24 @@ export const wiringWords = {
       `Left by an earlier fitter, ${what}: ${text}`,
       'Restore it or seal it, and write down how; until then it stays on the list.',
     ),
+  'unknown-module': ({
+    text,
+    plugs,
+    changes,
+  }: {
+    text: string
+    plugs: readonly string[]
+    changes: readonly string[]
+  }) =>
+    said(
+      `A module nobody knows, ${inSentence(text)}, sits in ${plugs.map(inSentence).join(', ')}. It can change ${changes.length > 0 ? changes.map(inSentence).join(', ') : 'nothing that is known'}: no reading there is the machine's own.`,
+      'Take it out at each plug, in the order of the list at open up.',
+    ),
+  'unknown-in-way': ({ end, plug, text }: { end: string; plug: string; text: string }) =>
+    said(
+      `${end} is on ${inSentence(plug)}, where a module nobody knows still sits (${inSentence(text)}): two modules change one signal.`,
+      `Take the unknown one out at ${inSentence(plug)} first.`,
+    ),
   'joined-live': ({ end }: { end: string }) =>
     said(
       `${end} was joined with the battery on.`,
@@ -427,6 +445,8 @@ export function belongsSentence(end: string, place: string | null, closes: boole
 
 /** What is said of work at the wires that no plan of the dossiers has. */
 export const wiringWorkWords = {
+  'unplug-unknown': ({ text, plug, device }: { text: string; plug: string; device: string }) =>
+    `Unknown module, ${inSentence(text)}: both halves out at ${inSentence(plug)}, which goes back onto the ${device} until it clicks`,
   earlier: ({ what, text }: { what: string; text: string }) => `Earlier work, ${what}: ${inSentence(text)}`,
 }
 export const sayWiringWork = speaker(wiringWorkWords)

@@ -92,6 +92,7 @@ export const problemCodes = {
   'version-taken': 'Somebody published in between.',
   'draft-conflict': 'Somebody saved the draft in between.',
   'no-ends': 'A kit has no end, and is no instrument.',
+  'plugs-of-module': 'Only an unknown module is found in several plugs.',
   'outlet-current': 'An outlet of a relay says how much it gives; no other socket does.',
   'outlet-unfused': 'An outlet of a relay without a fuse before it.',
   'duplicate-column': 'A column of an instrument stands twice.',
