@@ -38,15 +38,18 @@ export function plannedRoute(dossiers: JobDossiers, state: Chosen): Outcome<Rank
   return routeFrom(dossiers, state, mountPlaceOf(dossiers, state))
 }
 
-/** The loom of one kit from a place. */
+/** The loom of one kit from a place. @param left passages in which other looms lie already, with the room that is left, mm² */
 export function routeFrom(
   dossiers: JobDossiers,
   state: Chosen,
   place: MountPlace | undefined,
+  left: readonly [PassageId, number][] = [],
 ): Outcome<RankedPlace> | null {
   if (isJoined(dossiers.kit) || !hasPassages(dossiers) || !place) return null
-  return laidFrom(dossiers, JSON.stringify([movesLoom(state.decided), place.id]), () => {
-    const plan = planRoutes(dossiers.machine, dossiers.kit, { ...routeOptions(dossiers, state), placeId: place.id })
+  const key = [movesLoom(state.decided), place.id, ...(left.length > 0 ? [left] : [])]
+  return laidFrom(dossiers, JSON.stringify(key), () => {
+    const machine = left.length > 0 ? narrowedTo(dossiers.machine, left) : dossiers.machine
+    const plan = planRoutes(machine, dossiers.kit, { ...routeOptions(dossiers, state), placeId: place.id })
     return plan.ok ? success(plan.value.places[0]) : plan
   })
 }
@@ -70,8 +73,7 @@ export function plannedLooms(dossiers: JobDossiers, state: Chosen & Partial<Pick
   const members = mountPlacesOf(dossiers, state)
   return members.map((item): MemberLoom => {
     const own = memberChosen(dossiers, item.member, state)
-    const machine = narrowedBy(item.dossiers.machine, taken)
-    const route = routeFrom({ ...item.dossiers, machine }, own, item.place)
+    const route = routeFrom(item.dossiers, own, item.place, roomLeft(dossiers.machine, taken))
     const loom = route?.ok ? route.value : null
     if (loom && members.length > 1) takeRoom(taken, loom, item, state.routes ?? {})
     return { ...item, own, route, loom }
@@ -95,29 +97,26 @@ function takeRoom(
   for (const [passage, areas] of wires) taken.set(passage, (taken.get(passage) ?? 0) + bundleAreaMm2(areas))
 }
 
-const narrowed = new WeakMap<Machine, Map<string, Machine>>()
-
-/** The machine with less room in its passages; itself where nothing of what it says about room changes. */
-function narrowedBy(machine: Machine, taken: ReadonlyMap<PassageId, number>): Machine {
-  const less = (machine.passages ?? []).flatMap(({ id, freeMm2 }): [PassageId, number][] => {
+/** Passages whose room is written down, with what is left of it, mm². */
+function roomLeft({ passages = [] }: Machine, taken: ReadonlyMap<PassageId, number>): [PassageId, number][] {
+  return passages.flatMap(({ id, freeMm2 }): [PassageId, number][] => {
     const gone = taken.get(id)
     return freeMm2 === undefined || gone === undefined
       ? []
       : [[id, Math.max(0, Math.round((freeMm2 - gone) * 10) / 10)]]
   })
-  if (less.length === 0) return machine
-  const known = narrowed.get(machine) ?? new Map<string, Machine>()
-  narrowed.set(machine, known)
-  const key = JSON.stringify(less)
-  const free = new Map(less)
-  const made = known.get(key) ?? {
+}
+
+/** The machine with so much room left in its passages. */
+function narrowedTo(machine: Machine, left: readonly [PassageId, number][]): Machine {
+  const free = new Map(left)
+  return {
     ...machine,
-    passages: (machine.passages ?? []).map((passage) =>
-      free.has(passage.id) ? { ...passage, freeMm2: free.get(passage.id) ?? 0 } : passage,
-    ),
+    passages: (machine.passages ?? []).map((passage) => {
+      const freeMm2 = free.get(passage.id)
+      return freeMm2 === undefined ? passage : { ...passage, freeMm2 }
+    }),
   }
-  known.set(key, made)
-  return made
 }
 
 /** The loom as it is to lie; null where that cannot be planned. */

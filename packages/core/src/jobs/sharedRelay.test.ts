@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { joinKits, memberOf, type Kit } from '../dossiers/index.ts'
+import { isJoined, joinKits, memberOf, type ConnectorId, type Kit, type KitEndId, type SocketId } from '../dossiers/index.ts'
 import { sharedFeeds, sharedSignals } from '../electrical/index.ts'
 import { ref } from '../shared/refCase.ts'
 import { checkWiring, connectionPlan, goTogether, plannedConnections, type Connection } from '../wiring/index.ts'
@@ -14,8 +14,8 @@ const kit = joinKits([learner, dial])
 const dossiers = { machine, kit }
 const plan = connectionPlan(dossiers)
 const planned = plannedConnections(machine, kit, plan)
-const feed = ref('lowlamp-dial:feed')
-const outlet = { kitEnd: ref('quernby-learner:relay-out') }
+const feed: KitEndId = ref('lowlamp-dial:feed')
+const outlet: { kitEnd: SocketId } = { kitEnd: ref('quernby-learner:relay-out') }
 const grave = (connections: readonly Connection[]) =>
   checkWiring(machine, kit, connections, { plan })
     .filter(({ severity }) => severity !== 'note')
@@ -37,7 +37,7 @@ describe('one relay and one fuse for what wakes together', () => {
   })
 
   test('a place chosen by hand is kept, and the lamp wire gives it', () => {
-    const to = { connector: ref('brake-switch'), cavity: 1 }
+    const to: { connector: ConnectorId; cavity: number } = { connector: ref('brake-switch'), cavity: 1 }
     const state = replay(dossiers, [
       ...asJournal([entryOf({ kind: 'place-chosen', kitEnd: feed, value: to, replaces: null })]),
     ])
@@ -160,7 +160,7 @@ describe('one wire for leads of two kits', () => {
     }
     const four = shippedMachine('ostrel-kittiwake-640')
     const both = joinKits([shippedKit('quernby-p4-eight'), learner])
-    if (!('members' in both)) throw new Error('one kit')
+    if (!isJoined(both)) throw new Error('one kit')
     const made = connectionPlan({ machine: four, kit: both }).map(({ kitEnd, target }) => ({ kitEnd, to: target }))
     const throttle = sharedSignals(four, both, made).find(({ circuit }) => circuit === 'Throttle position')
     expect(throttle?.ends.map(({ kitEnd }) => kitEnd)).toEqual([
@@ -218,6 +218,6 @@ test('two kits that change one signal are refused by name, and so are two that c
 })
 
 function joined() {
-  if (!('members' in kit)) throw new Error('one kit')
+  if (!isJoined(kit)) throw new Error('one kit')
   return kit
 }

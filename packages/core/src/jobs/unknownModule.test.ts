@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import type { ConnectorId } from '../dossiers/index.ts'
 import { targetKey } from '../access/index.ts'
 import { ref } from '../shared/refCase.ts'
 import { shippedKit, shippedMachine } from '../wiring/shippedCase.ts'
@@ -7,7 +8,7 @@ import { accessOf, jobFindings, replay, stationWork, type JobState } from './ind
 import { planAppend } from './jobJournal.ts'
 
 const dossiers = { machine: shippedMachine('hallam-voss-longhaul-69'), kit: shippedKit('thistle-d5') }
-const plugs = [ref('boost'), ref('rail')]
+const plugs: ConnectorId[] = [ref('boost'), ref('rail')]
 const found = entryOf({ kind: 'found', what: 'unknown module', text: 'Black box behind the battery', plugs })
 const out = (connector: string) =>
   entryOf({ kind: 'dealt-with', found: found.id, how: 'Out, factory plug back', connector: ref(connector) })

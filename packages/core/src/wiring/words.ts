@@ -1,6 +1,7 @@
-import { inSentence, type PairStand } from '../dossiers/index.ts'
+import { inSentence } from '../dossiers/index.ts'
 import { speaker } from '../shared/index.ts'
 import { said, type FactsOf, type FindingWords, type WordsOf } from '../findings/index.ts'
+import { otherWords } from './otherWords.ts'
 
 const plain = (name: string) => name.replaceAll('-', ' ')
 
@@ -11,6 +12,7 @@ const useOf = (methods: readonly string[]) => `Use ${methods.join(' or ') || 'an
 
 /** What is said of each rule about what is connected. Names of ends, plugs, circuits and places as their documents have them. */
 export const wiringWords = {
+  ...otherWords,
   // What speaks against an end at a place; the sentence where it belongs follows.
   'airbag-circuit': ({ end, circuit, plug }: { end: string; circuit: string | null; plug: string | null }) =>
     circuit !== null
@@ -270,20 +272,6 @@ export const wiringWords = {
       `${end} and ${inSentence(other)} are both written down at ${inSentence(plug)}: one plug takes one pair.`,
       'Look which of them is there, and correct the other.',
     ),
-  'row-clash': ({ end, other, plug, at }: { end: string; other: string; plug: string; at: PairStand | 'last' }) =>
-    said(
-      `${end} and ${inSentence(other)} on ${inSentence(plug)} both ${
-        at === 'last'
-          ? "take the device's place"
-          : `have to be nearest to the ${at === 'device side' ? 'device' : 'control unit'}`
-      }: there is room for one.`,
-      'The two kits do not go together on this plug: leave one of them out.',
-    ),
-  'changed-twice': ({ end, other, circuit }: { end: string; other: string; circuit: string }) =>
-    said(
-      `${other} changes ${inSentence(circuit)} already, and ${inSentence(end)} would change it once more: what comes out nobody can tell or prove.`,
-      'Leave one of the two out.',
-    ),
   'port-open': ({ end, wants }: { end: string; wants: 'terminator' | 'cap' }) =>
     said(`${end} is open.`, wants === 'terminator' ? 'Put the terminator in.' : 'Put the cap on.'),
   'port-wrong-closure': ({ end, has, wants }: { end: string; has: string; wants: 'terminator' | 'cap' }) =>
@@ -380,34 +368,6 @@ export const wiringWords = {
     said(
       `A factory wire was cut for ${end}, and nobody wrote down that the owner agreed.`,
       'Ask the owner and write it down with the name, or join the wire again.',
-    ),
-  'puncture-open': ({ text }: { text: string }) =>
-    said(
-      `${text}. The factory wire is open there.`,
-      'Seal it against water and write down how; until then it stays on the list.',
-    ),
-  'earlier-work': ({ what, text }: { what: string; text: string }) =>
-    said(
-      `Left by an earlier fitter, ${what}: ${text}`,
-      'Restore it or seal it, and write down how; until then it stays on the list.',
-    ),
-  'unknown-module': ({
-    text,
-    plugs,
-    changes,
-  }: {
-    text: string
-    plugs: readonly string[]
-    changes: readonly string[]
-  }) =>
-    said(
-      `A module nobody knows, ${inSentence(text)}, sits in ${plugs.map(inSentence).join(', ')}. It can change ${changes.length > 0 ? changes.map(inSentence).join(', ') : 'nothing that is known'}: no reading there is the machine's own.`,
-      'Take it out at each plug, in the order of the list at open up.',
-    ),
-  'unknown-in-way': ({ end, plug, text }: { end: string; plug: string; text: string }) =>
-    said(
-      `${end} is on ${inSentence(plug)}, where a module nobody knows still sits (${inSentence(text)}): two modules change one signal.`,
-      `Take the unknown one out at ${inSentence(plug)} first.`,
     ),
   'joined-live': ({ end }: { end: string }) =>
     said(

@@ -38,6 +38,12 @@ async function openDemo(service: JobService, vehicles: VehicleService, demo: Dem
     const { id, title, opened: createdAt } = demo
     return vehicles.open({ vehicle, purpose: demo.on.purpose, title, id, createdAt })
   }
+  if (demo.shelf) {
+    const machine = { id: 'pellick-gorse-430' }
+    const { id: vehicle } = await vehicles.register({ machine })
+    const { id, title, opened: createdAt, shelf } = demo
+    return vehicles.open({ vehicle, kits: [{ id: 'quernby-p1' }], fromShelf: shelf, title, id, createdAt })
+  }
   return service.open({
     machine: { id: demo.machine ?? 'pellick-gorse-430', ...(demo.variant ? { variant: demo.variant } : {}) },
     kits: [demo.kit ?? 'quernby-p1'].flat().map((id) => ({ id })),

@@ -11,6 +11,8 @@ export interface DemoJob {
   kit?: string | string[]
   /** On the machine of an earlier job, with what is in it, for another purpose than fitting. */
   on?: { job: string; purpose: Purpose }
+  /** Kits that came off another machine: the job that took them off, and what they are called there. */
+  shelf?: string[]
   variant?: string
   opened: string
   by: string
@@ -256,6 +258,98 @@ export const demoJobs: readonly DemoJob[] = [
     rides: [],
     lastAccepted: false,
     ends: ['thistle-d5:ground', 'wren-selector:ground'],
+    more: [
+      {
+        kind: 'found',
+        what: 'unknown module',
+        text: 'Black box without a name behind the left battery',
+        plugs: ['boost', 'rail'],
+      },
+    ],
+  },
+  {
+    id: 'demo-pass-spare',
+    title: "Pass rider's spare four, 2018: controller, learner and dial",
+    machine: 'ostrel-kittiwake-640',
+    kit: ['quernby-p4-eight', 'quernby-learner', 'lowlamp-repeater'],
+    opened: '2026-08-18T06:10:00.000Z',
+    by: 'Runa',
+    reached: 'hook-up',
+    rides: [],
+    lastAccepted: false,
+    ends: ['quernby-p4-eight:low-1', 'quernby-p4-eight:low-2', 'quernby-learner:ground'],
+    more: [],
+  },
+  {
+    id: 'demo-pass-tourer',
+    title: 'Pass tourer, 2019: learner on both sensors, shift switch',
+    machine: 'tarnbrook-calder-1130',
+    kit: 'quernby-learner-two',
+    opened: '2026-08-13T08:45:00.000Z',
+    by: 'Runa',
+    reached: 'hook-up',
+    rides: [],
+    lastAccepted: false,
+    ends: ['oxygen-front', 'ground'],
+    more: [],
+  },
+  {
+    id: 'demo-store-ute',
+    title: "Store's ute, 2012: module and pedal box",
+    machine: 'hallam-voss-shieling-21',
+    kit: ['thistle-d3-m', 'wren-pedal'],
+    opened: '2026-08-20T10:15:00.000Z',
+    by: 'Tomas',
+    reached: 'set-up',
+    rides: [],
+    lastAccepted: false,
+    more: [],
+  },
+  {
+    id: 'demo-lower-yard-ride',
+    title: 'Lower yard quad: a ride after the new filter',
+    on: { job: 'demo-lower-yard', purpose: 'retune' },
+    opened: '2026-07-06T07:00:00.000Z',
+    by: 'Runa',
+    reached: 'hand-back',
+    rides: [24],
+    lastAccepted: true,
+    more: [{ kind: 'station-done', station: 'hand-back' }],
+  },
+  {
+    id: 'demo-shore',
+    title: 'Shore path quad, 2016',
+    opened: '2026-05-11T09:00:00.000Z',
+    by: 'Tomas',
+    reached: 'hand-back',
+    rides: [],
+    lastAccepted: false,
+    more: [
+      { kind: 'answered', question: 'plate', value: 'SB 2016 Q4', replaces: null },
+      { kind: 'setting', setting: 'map', value: 'A', replaces: null },
+      { kind: 'station-done', station: 'hand-back' },
+    ],
+  },
+  {
+    id: 'demo-shore-sold',
+    title: 'Shore path quad, sold: back to stock',
+    on: { job: 'demo-shore', purpose: 'stock' },
+    opened: '2026-07-20T08:30:00.000Z',
+    by: 'Tomas',
+    reached: 'hand-back',
+    rides: [],
+    lastAccepted: false,
+    more: [{ kind: 'station-done', station: 'hand-back' }],
+  },
+  {
+    id: 'demo-larch-quad',
+    title: "Larch hut's quad, 2020: the kit of the shore quad",
+    shelf: ['demo-shore-sold/'],
+    opened: '2026-08-10T07:20:00.000Z',
+    by: 'Ilse',
+    reached: 'open-up',
+    rides: [],
+    lastAccepted: false,
     more: [],
   },
   {

@@ -77,7 +77,15 @@ export function fileOf(deps: Pick<AppDeps, 'db' | 'now' | 'newId'>, jobs: JobSer
     return record
   }
 
+  /** The machine a job is of; only a job that belongs to none yet makes it look through all. */
+  async function ofJob(job: string): Promise<string | null> {
+    for (const all of [records, known])
+      for (const record of (await all()).values()) if (record.jobs.includes(job)) return record.id
+    return null
+  }
+
   return {
+    ofJob,
     /** One change at a time. */
     inTurn,
     known,

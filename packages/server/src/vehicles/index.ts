@@ -2,7 +2,7 @@ import type { HttpApp } from '../platform/http.ts'
 import { vehicleRoutes } from './routes.ts'
 import type { VehicleService } from './service.ts'
 
-export { vehicleService, type JobAsked, type OnShelf, type VehicleService } from './service.ts'
+export { vehicleService, type JobAsked, type VehicleService } from './service.ts'
 export type { VehicleRow } from './repository.ts'
 
 export function vehiclesPlugin(vehicles: VehicleService) {

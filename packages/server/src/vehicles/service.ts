@@ -1,4 +1,4 @@
-import { joinedId, type DossierRef, type Purpose } from '@tidy-badger/core/dossiers'
+import type { DossierRef, Purpose } from '@tidy-badger/core/dossiers'
 import { keyedKits } from '@tidy-badger/core/jobs'
 import { beginsWith, vehicleOf, type FittedKitOf, type VehicleJob, type VehicleNow } from '@tidy-badger/core/vehicles'
 import type { DossierAsked, DossierService } from '../dossiers/index.ts'
@@ -7,6 +7,7 @@ import type { AppDeps } from '../platform/deps.ts'
 import { refusal } from '../platform/errors.ts'
 import { fileOf } from './file.ts'
 import { plateKey, type Owner, type VehicleEntry, type VehicleRecord } from './record.ts'
+import { shelfOf } from './shelf.ts'
 
 export type VehicleService = ReturnType<typeof vehicleService>
 
@@ -23,19 +24,6 @@ export interface JobAsked {
   /** Where it is not opened now: of the made-up yard. */
   id?: string
   createdAt?: string
-}
-
-/** A kit that came off a machine and waits for the next. */
-export interface OnShelf {
-  id: string
-  kit: DossierRef
-  name: string
-  fits: string[]
-  since: string
-  vehicle: string | null
-  jobId: string
-  missing: string[]
-  settings: { setting: string; value: string }[]
 }
 
 export function vehicleService(deps: AppDeps, dossiers: DossierService, jobs: JobService) {
@@ -63,7 +51,7 @@ export function vehicleService(deps: AppDeps, dossiers: DossierService, jobs: Jo
     const loaded = await jobsOf(record)
     const now = vehicleOf(await Promise.all(loaded.map(onFile)))
     const document = await dossiers.byHash(record.machine.hash)
-    const said = await whatJobsSaid(loaded)
+    const said = whatJobsSaid(loaded)
     const plate = record.plate ?? said.plate
     const all = await known()
     const alike = [...all.values()]
@@ -87,7 +75,7 @@ export function vehicleService(deps: AppDeps, dossiers: DossierService, jobs: Jo
   }
 
   /** Plate and owner as the latest of its jobs wrote them down. */
-  async function whatJobsSaid(loaded: readonly LoadedJob[]): Promise<{ plate: string | null; owner: string | null }> {
+  function whatJobsSaid(loaded: readonly LoadedJob[]): { plate: string | null; owner: string | null } {
     let [plate, owner]: (string | null)[] = [null, null]
     for (const job of loaded) {
       const { answers } = job.state.decided
@@ -195,71 +183,7 @@ export function vehicleService(deps: AppDeps, dossiers: DossierService, jobs: Jo
     })
   }
 
-  /** Kits that wait on the shelf, the longest first. */
-  async function shelf(): Promise<OnShelf[]> {
-    const all = await known()
-    const vehicleOfJob = new Map([...all.values()].flatMap((record) => record.jobs.map((job) => [job, record.id])))
-    const { jobs: listed } = await jobs.list({ archived: 'all', deleted: false })
-    const used = new Set(
-      listed.flatMap((job) => ('fromShelf' in job ? job.fromShelf.map(({ job: from, as }) => `${from}/${as}`) : [])),
-    )
-    const waiting: OnShelf[] = []
-    for (const { id, ...job } of listed) {
-      if (!('purpose' in job) || job.purpose !== 'stock' || !job.finished) continue
-      const vehicle = vehicleOfJob.get(id) ?? null
-      const record = vehicle === null ? undefined : all.get(vehicle)
-      const loaded = record ? await jobsOf(record) : [await jobs.load(id)]
-      const filed = await Promise.all(loaded.map(onFile))
-      for (const { name, jobId, as, at } of vehicleOf(filed).cameOff) {
-        const ref = jobId === id ? refOf(loaded, { jobId, as }) : null
-        if (!ref || used.has(`${jobId}/${as}`)) continue
-        waiting.push({
-          id: `${jobId}/${as}`,
-          kit: ref,
-          name,
-          since: at,
-          vehicle,
-          jobId,
-          ...(await leftOf(loaded, id, as, ref)),
-        })
-      }
-    }
-    return waiting.sort((a, b) => a.since.localeCompare(b.since))
-  }
-
-  /** What a kit on the shelf lacks, and what it was set to. */
-  async function leftOf(loaded: readonly LoadedJob[], jobId: string, as: string, ref: DossierRef) {
-    const kit = await dossiers.byHash(ref.hash)
-    const job = loaded.find(({ row }) => row.id === jobId)
-    const came = job?.state.cameFrom.find(({ key }) => key === as)
-    const fitting = loaded.find(({ row }) => row.id === came?.job)
-    if (kit.kind !== 'kit' || !job) return { fits: [], missing: [], settings: [] }
-    const missing = kit.parts.flatMap((part) => {
-      const states = [
-        fitting?.state.parts[joinedId(came?.as ?? '', part.id)]?.state,
-        job.state.parts[joinedId(as, part.id)]?.state,
-      ]
-      const last = states.findLast((state) => state !== undefined)
-      return last === 'missing' || last === 'from stock' ? [part.name] : []
-    })
-    const settings = kit.settings.flatMap((setting) => {
-      const value = job.state.settings[joinedId(as, setting.id)]?.value
-      return value === undefined ? [] : [{ setting: setting.name, value }]
-    })
-    return { fits: kit.fits, missing, settings }
-  }
-
-  async function fromShelf(ids: readonly string[] = []): Promise<{ job: string; as: string }[]> {
-    if (ids.length === 0) return []
-    const waiting = await shelf()
-    return ids.map((id, i) => {
-      const found = waiting.find((item) => item.id === id)
-      if (!found)
-        throw refusal('unprocessable', 'not-on-shelf', `There is no kit "${id}" on the shelf.`, `fromShelf.${i}`)
-      const at = found.id.indexOf('/')
-      return { job: found.id.slice(0, at), as: found.id.slice(at + 1) }
-    })
-  }
+  const { shelf, fromShelf } = shelfOf({ dossiers, jobs, known, jobsOf, onFile, refOf })
 
   return {
     /** Machines on file, the latest first; words are looked for in plate, frame, owner and model. */
@@ -418,10 +342,7 @@ export function vehicleService(deps: AppDeps, dossiers: DossierService, jobs: Jo
       })
     },
     /** The machine a job is of. */
-    async ofJob(job: string): Promise<string | null> {
-      for (const record of (await known()).values()) if (record.jobs.includes(job)) return record.id
-      return null
-    },
+    ofJob: file.ofJob,
     /** For the backup: rows as they lie. */
     stored: {
       all: file.all,
