@@ -5,9 +5,11 @@ import { findEntries, freshFinds } from '../finds/index.ts'
 import { freshTrim, trimEntries } from '../fuel-trim/index.ts'
 import { freshPhotos, photoEntries } from '../photos/index.ts'
 import { freshRoute, routeEntries, routeRules } from '../routing/index.ts'
+import { freshSensors, pipeWork, sensorEntries, sensorRules } from '../sensors/index.ts'
 import { freshSetup, setupEntries } from '../setup/index.ts'
 import { earlierWork, freshWiring, wiringEntries, wiringFindings, wiringRules } from '../wiring/index.ts'
-import { freshVehicle, stockFindings, stockRules, vehicleEntries } from '../vehicles/index.ts'
+import { freshVehicle, purposeOf, stockFindings, stockRules, vehicleEntries } from '../vehicles/index.ts'
+import { bossFindings } from './bossFindings.ts'
 import type { Capability } from './capability.ts'
 import { workEntries } from './entries.ts'
 import { cardReadingFindings, stepReadingFindings } from './readingFindings.ts'
@@ -44,6 +46,14 @@ export const capabilities = [
     fresh: freshSupply,
     rules: supplyRules,
     findings: (dossiers, state) => [...fuseFindings(dossiers, state), ...supplyFindings(dossiers, state)],
+  },
+  {
+    name: 'sensors',
+    entries: sensorEntries,
+    fresh: freshSensors,
+    rules: sensorRules,
+    findings: bossFindings,
+    work: (dossiers, state, station) => (purposeOf(state) === 'fit' ? pipeWork(dossiers, state, station) : []),
   },
   { name: 'setup', entries: setupEntries, fresh: freshSetup },
   { name: 'check-kit', entries: checkKitEntries, fresh: freshCheckKit },

@@ -12,11 +12,18 @@ export interface FindingScene {
   errata: readonly Erratum[]
 }
 
+/** What a work item may ask for, each with a card of its own on the screen. */
+export type WorkAsk = 'boss'
+
 /** One thing to do at a station that a capability puts there. */
 export interface OwnWork<Body extends { kind: string } = { kind: string }> extends Spoken {
   id: string
   minutes: Minutes
   done?: Done
+  /** What has to be measured or answered first: nothing ticks it off without. What a smooth job writes down is in `makes`. */
+  asks?: WorkAsk
+  /** Comes before everything else of its station. */
+  first?: boolean
   /** What ticking it off writes down. */
   makes: Body[]
 }

@@ -6,6 +6,7 @@ import { findForms } from '../finds/index.ts'
 import { entrySchema } from '../journal/index.ts'
 import { photoForms } from '../photos/index.ts'
 import { routeForms } from '../routing/index.ts'
+import { sensorForms } from '../sensors/index.ts'
 import { setupForms } from '../setup/index.ts'
 import { wiringForms } from '../wiring/index.ts'
 import { vehicleForms } from '../vehicles/index.ts'
@@ -20,6 +21,7 @@ export const jobForms = {
   ...accessForms,
   ...routeForms,
   ...supplyForms,
+  ...sensorForms,
   ...setupForms,
   ...checkKitForms,
   ...vehicleForms,

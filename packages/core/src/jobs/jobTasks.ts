@@ -19,6 +19,7 @@ import { accessOf } from './jobAccess.ts'
 import { loomPassages, plannedLooms } from './jobRoute.ts'
 import { purposeOf } from '../vehicles/index.ts'
 import type { Spoken } from '../shared/index.ts'
+import { pipeMinutes, weldsBoss } from '../sensors/index.ts'
 import { sayWork, stationWork, type WorkItem } from './workItems.ts'
 import { sayTask } from './words.ts'
 
@@ -125,7 +126,8 @@ function stationTasks(dossiers: JobDossiers, state: JobState, station: Station, 
       ),
     ]
   if (station === 'hook-up') return hookUpTasks(dossiers, state, gate)
-  const items = stationWork(dossiers, state, station)
+  // What is done to the exhaust has tasks of its own: the weld and its cooling run beside other work.
+  const items = stationWork(dossiers, state, station).filter(({ id }) => !isPipeWork(id))
   switch (station) {
     case 'open-up': {
       const covers = coverTasks(dossiers, state, station, items, gate)
@@ -159,12 +161,8 @@ const extensionMinutes: Minutes = { best: 6, likely: 10, worst: 18 }
 const sleeveMinutes: Minutes = { best: 2, likely: 4, worst: 8 }
 /** Putting in a fuse: last of all. */
 const fuseMinutes: Minutes = { best: 1, likely: 1, worst: 2 }
-/** A boss: the pipe off and on again, the weld by whoever may weld it, and its cooling (general practice: boss 30 to 90 min). */
-const bossMinutes = {
-  pipe: { best: 8, likely: 15, worst: 30 },
-  weld: { best: 30, likely: 50, worst: 90 },
-  cool: { best: 20, likely: 20, worst: 20 },
-} satisfies Record<string, Minutes>
+/** Until a weld is cold, min. */
+const weldCools: Minutes = { best: 20, likely: 20, worst: 20 }
 /** One ride through the table with its review (general practice). */
 const rideMinutes: Minutes = { best: 30, likely: 50, worst: 90 }
 
@@ -208,35 +206,24 @@ function routeTasks(dossiers: JobDossiers, state: JobState, after: string[]): Da
   )
 }
 
-function hasBoss({ kit }: JobDossiers): boolean {
-  return kit.parts.some((part) => part.welded)
-}
+const isPipeWork = (id: string) => id.startsWith('boss.')
 
-/** The pipe off; welding and cooling run beside the work on the loom. */
+/** The place measured and the pipe off; welding and cooling run beside the work on the loom. */
 function bossOff(dossiers: JobDossiers, state: JobState, after: string[]): DayTask[] {
-  if (!hasBoss(dossiers) || purposeOf(state) !== 'fit') return []
-  const done = 'open-up' in state.stationsDone
-  const on = 'set-up' in state.stationsDone
+  if (!weldsBoss(dossiers) || purposeOf(state) !== 'fit') return []
+  const { boss, pipe } = state
   return [
-    plain('boss.off', 'open-up', sayTask('pipe-off', {}), bossMinutes.pipe, after, done),
-    plain('boss.weld', 'open-up', sayTask('weld', {}), bossMinutes.weld, ['boss.off'], on, 0),
-    plain('boss.cool', 'open-up', sayTask('weld-cool', {}), bossMinutes.cool, ['boss.weld'], on, 0),
+    plain('boss.measure', 'open-up', sayTask('boss-place', {}), pipeMinutes.measure, after, boss !== null),
+    plain('boss.off', 'open-up', sayTask('pipe-off', {}), pipeMinutes.off, ['boss.measure'], pipe.off !== undefined),
+    plain('boss.weld', 'open-up', sayTask('weld', {}), pipeMinutes.welded, ['boss.off'], pipe.welded !== undefined, 0),
+    plain('boss.cool', 'open-up', sayTask('weld-cool', {}), weldCools, ['boss.weld'], pipe.on !== undefined, 0),
   ]
 }
 
 function bossOn(dossiers: JobDossiers, state: JobState, gate: string[]): DayTask[] {
-  return hasBoss(dossiers) && purposeOf(state) === 'fit'
-    ? [
-        plain(
-          'boss.on',
-          'set-up',
-          sayTask('pipe-on', {}),
-          bossMinutes.pipe,
-          [...gate, 'boss.cool'],
-          'set-up' in state.stationsDone,
-        ),
-      ]
-    : []
+  if (!weldsBoss(dossiers) || purposeOf(state) !== 'fit') return []
+  const done = state.pipe.on !== undefined
+  return [plain('boss.on', 'set-up', sayTask('pipe-on', {}), pipeMinutes.on, [...gate, 'boss.cool'], done)]
 }
 
 function rideTasks(state: JobState, gate: string[]): DayTask[] {

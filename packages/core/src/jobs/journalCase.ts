@@ -123,6 +123,15 @@ const drawn: Drawn = {
     value: choose(['stock', 'A', 'B']),
     replaces: choose([null, 'stock', 'A', 'B']),
   },
+  'boss-measured': {
+    from: choose(['port', 'collector']),
+    behindMm: choose([100, 300]),
+    aboveDeg: choose([5, 30]),
+    points: choose(['left', 'right']),
+    standDeg: choose([0, 12]),
+    tight: fc.boolean(),
+  },
+  'pipe-worked': { act: choose(['off', 'welded', 'on']) },
   opened: {
     purpose: choose(['fit', 'stock', 'look']),
     cameFrom: fc.constant([]),

@@ -1,6 +1,7 @@
 import { supplyRules } from '../electrical/index.ts'
 import type { Rule } from '../findings/index.ts'
 import { routeRules } from '../routing/index.ts'
+import { sensorRules } from '../sensors/index.ts'
 import { stockRules } from '../vehicles/index.ts'
 import { wiringRules } from '../wiring/index.ts'
 import { workRules } from './rules.ts'
@@ -10,9 +11,17 @@ export const rulesByRoom = {
   wiring: wiringRules,
   routing: routeRules,
   electrical: supplyRules,
+  sensors: sensorRules,
   vehicles: stockRules,
   jobs: workRules,
 } as const satisfies Record<string, Readonly<Record<string, Rule>>>
 
-export const ruleCatalogue = { ...wiringRules, ...routeRules, ...supplyRules, ...stockRules, ...workRules }
+export const ruleCatalogue = {
+  ...wiringRules,
+  ...routeRules,
+  ...supplyRules,
+  ...sensorRules,
+  ...stockRules,
+  ...workRules,
+}
 export type RuleId = keyof typeof ruleCatalogue

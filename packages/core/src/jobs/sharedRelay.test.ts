@@ -1,5 +1,13 @@
 import { describe, expect, test } from 'vitest'
-import { isJoined, joinKits, memberOf, type ConnectorId, type Kit, type KitEndId, type SocketId } from '../dossiers/index.ts'
+import {
+  isJoined,
+  joinKits,
+  memberOf,
+  type ConnectorId,
+  type Kit,
+  type KitEndId,
+  type SocketId,
+} from '../dossiers/index.ts'
 import { sharedFeeds, sharedSignals } from '../electrical/index.ts'
 import { ref } from '../shared/refCase.ts'
 import { checkWiring, connectionPlan, goTogether, plannedConnections, type Connection } from '../wiring/index.ts'

@@ -8,6 +8,7 @@ import type { TrimState } from '../fuel-trim/index.ts'
 import type { Decided, Done, Held } from '../journal/index.ts'
 import type { PhotoState } from '../photos/index.ts'
 import type { RouteState } from '../routing/index.ts'
+import type { SensorState } from '../sensors/index.ts'
 import type { SetupState } from '../setup/index.ts'
 import type { VehicleState } from '../vehicles/index.ts'
 import type { FindingPlace, WiringState } from '../wiring/index.ts'
@@ -63,6 +64,7 @@ export type JobState = WorkState &
   AccessState &
   RouteState &
   SupplyState &
+  SensorState &
   SetupState &
   CheckKitState &
   PhotoState &

@@ -79,6 +79,7 @@ export const taskWords = {
   bulkhead: ({ passage }: { passage: string }) => `Through the bulkhead ${passage}`,
   extend: ({ end }: { end: string }) => `${end} lengthened`,
   sleeves: always('Heat sleeves on'),
+  'boss-place': always('Place of the boss measured'),
   'pipe-off': always('Pipe off for the boss'),
   weld: always('the boss is welded in'),
   'weld-cool': always('until the weld is cold'),

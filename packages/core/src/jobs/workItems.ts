@@ -6,7 +6,7 @@ import { joinedId, memberOf, stationsOf, type Minutes, type Station, type Step }
 import { accessOf } from './jobAccess.ts'
 import { coversBefore, stepsOf } from './jobSteps.ts'
 import { capabilities } from './capabilities.ts'
-import type { Capability, OwnWork } from './capability.ts'
+import type { Capability, OwnWork, WorkAsk } from './capability.ts'
 import type { Spoken } from '../shared/index.ts'
 import { sayTask } from './words.ts'
 import { passagesOf, plannedLooms, plannedPassages, type MemberLoom } from './jobRoute.ts'
@@ -18,7 +18,7 @@ export type WorkItem = { id: string; done?: Done; minutes: Minutes } & (
   | { kind: 'cover-off'; removal: Removal }
   | { kind: 'cover-on'; closing: Closing }
   /** Put there by a capability. */
-  | { kind: 'own'; spoken: Spoken; makes: EntryBody[] }
+  | { kind: 'own'; spoken: Spoken; asks?: WorkAsk; makes: EntryBody[] }
 )
 
 /** Minutes of a step of which none are written down. */
@@ -37,13 +37,15 @@ export function stationWork(
   list: readonly Capability[] = capabilities,
 ): WorkItem[] {
   if (!stationsOf(purposeOf(state)).includes(station)) return []
-  const own = list.flatMap(({ work }) => work?.(dossiers, state, station) ?? []).map(ownItem)
-  return [...plannedWork(dossiers, state, station), ...own]
+  const own = list.flatMap(({ work }) => work?.(dossiers, state, station) ?? [])
+  const items = (first: boolean) => own.filter((item) => (item.first ?? false) === first).map(ownItem)
+  return [...items(true), ...plannedWork(dossiers, state, station), ...items(false)]
 }
 
-function ownItem({ id, code, facts, words, minutes, done, makes }: OwnWork): WorkItem {
+function ownItem({ id, code, facts, words, minutes, done, asks, makes }: OwnWork): WorkItem {
+  const asked = asks === undefined ? {} : { asks }
   // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a capability makes entries of its own kinds
-  return { kind: 'own', id, spoken: { code, facts, words }, minutes, done, makes: makes as EntryBody[] }
+  return { kind: 'own', id, spoken: { code, facts, words }, minutes, done, ...asked, makes: makes as EntryBody[] }
 }
 
 /** Steps, and covers off and on, by the plan. */
