@@ -11,6 +11,7 @@ import {
   socketStyles,
   stations,
   stepMarks,
+  stepProofs,
   tapMethods,
   type Kit,
   type KitEnd,
@@ -152,6 +153,7 @@ export const stepFields: readonly TypedField[] = [
   typed('wait', 'Then wait', own.figure('min'), { at: 'wait.minutes', unit: 'min' }),
   typed('waitWhy', 'Waiting for', cells.text, { at: 'wait.why', hint: 'until the adhesive carries' }),
   typed('marks', 'Settles', cells.text, { options: ['', ...stepMarks] }),
+  typed('proof', 'Proves', cells.text, { options: ['', ...stepProofs] }),
 ]
 
 const shellFields = (half: 'factoryHalf' | 'deviceHalf', of: string): TypedField[] => [

@@ -168,6 +168,9 @@ export const stations = [
 ] as const
 export type Station = (typeof stations)[number]
 
+/** What a step proves: that a module has a hand on the engine, or that a pedal is safe. */
+export const stepProofs = ['connection', 'mute', 'pedal'] as const
+
 export const stepMarks = ['route', 'mount', 'ties'] as const
 
 /** What must be so before a step. */
@@ -216,6 +219,8 @@ export interface Step {
   after?: StepId[]
   /** What this step settles about the loom once it is done: that it lies as planned, where the module sits, that it is tied. */
   marks?: (typeof stepMarks)[number]
+  /** What it proves; a proof of its own is written down with it. */
+  proof?: (typeof stepProofs)[number]
   /** Only where this school was chosen. */
   school?: { choice: string; value: string }
 }

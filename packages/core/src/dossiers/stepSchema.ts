@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { ShapeOf } from '../shared/index.ts'
 import { minutes, reachTarget, wait } from './accessSchema.ts'
-import { readingFaults, stations, stepMarks, type Step, type StepNeeds } from './model.ts'
+import { readingFaults, stations, stepMarks, stepProofs, type Step, type StepNeeds } from './model.ts'
 import { id, ids, words } from './partSchemas.ts'
 
 const needs = z.strictObject({
@@ -37,5 +37,6 @@ export const step = z.strictObject({
   wait: wait.optional(),
   after: z.array(ids.step).max(40).optional(),
   marks: z.enum(stepMarks).optional(),
+  proof: z.enum(stepProofs).optional(),
   school: z.strictObject({ choice: id, value: words }).optional(),
 } satisfies ShapeOf<Step>)

@@ -6,7 +6,8 @@ import { freshTrim, trimEntries } from '../fuel-trim/index.ts'
 import { freshPhotos, photoEntries } from '../photos/index.ts'
 import { freshRoute, routeEntries, routeRules } from '../routing/index.ts'
 import { freshSensors, pipeWork, sensorEntries, sensorRules } from '../sensors/index.ts'
-import { freshSetup, setupEntries } from '../setup/index.ts'
+import { freshSetup, setupBars, setupEntries, setupFindings, setupRules, setupWork } from '../setup/index.ts'
+import { freshWake, wakeEntries, wakeFindings, wakeRules, wakeWork } from '../wake/index.ts'
 import { earlierWork, freshWiring, wiringEntries, wiringFindings, wiringRules } from '../wiring/index.ts'
 import { freshVehicle, purposeOf, stockFindings, stockRules, vehicleEntries } from '../vehicles/index.ts'
 import { bossFindings } from './bossFindings.ts'
@@ -55,7 +56,24 @@ export const capabilities = [
     findings: bossFindings,
     work: (dossiers, state, station) => (purposeOf(state) === 'fit' ? pipeWork(dossiers, state, station) : []),
   },
-  { name: 'setup', entries: setupEntries, fresh: freshSetup },
+  {
+    name: 'setup',
+    entries: setupEntries,
+    fresh: freshSetup,
+    rules: setupRules,
+    findings: setupFindings,
+    work: (dossiers, state, station) => (purposeOf(state) === 'fit' ? setupWork(dossiers, state, station) : []),
+    bars: (dossiers, state, station) => (purposeOf(state) === 'stock' ? [] : setupBars(dossiers, state, station)),
+  },
+  {
+    name: 'wake',
+    entries: wakeEntries,
+    fresh: freshWake,
+    rules: wakeRules,
+    findings: (dossiers, state) =>
+      wakeFindings(dossiers, state).filter(({ rule }) => rule !== 'not-proved' || purposeOf(state) === 'fit'),
+    work: (dossiers, state, station) => (purposeOf(state) === 'fit' ? wakeWork(dossiers, state, station) : []),
+  },
   { name: 'check-kit', entries: checkKitEntries, fresh: freshCheckKit },
   { name: 'finds', entries: findEntries, fresh: freshFinds },
   {

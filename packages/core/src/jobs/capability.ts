@@ -13,7 +13,7 @@ export interface FindingScene {
 }
 
 /** What a work item may ask for, each with a card of its own on the screen. */
-export type WorkAsk = 'boss'
+export type WorkAsk = 'boss' | 'setting' | 'throttle' | 'authority'
 
 /** One thing to do at a station that a capability puts there. */
 export interface OwnWork<Body extends { kind: string } = { kind: string }> extends Spoken {
@@ -39,4 +39,6 @@ export interface Capability {
   rules?: Readonly<Record<string, Rule>>
   findings?: (dossiers: JobDossiers, state: JobState, scene: FindingScene) => Finding[]
   work?: (dossiers: JobDossiers, state: JobState, station: Station) => OwnWork[]
+  /** What keeps a station from being done beside stops, in sentences. */
+  bars?: (dossiers: JobDossiers, state: JobState, station: Station) => string[]
 }

@@ -3,7 +3,10 @@ import { expect, test } from 'vitest'
 import { supplyRules, supplyWords } from '../electrical/index.ts'
 import type { FindingWords } from '../findings/index.ts'
 import { routeRules, routeWords } from '../routing/index.ts'
+import { sensorRules, sensorWords } from '../sensors/index.ts'
+import { setupRules, setupWords } from '../setup/index.ts'
 import { stockRules, stockWords } from '../vehicles/index.ts'
+import { wakeRules, wakeWords } from '../wake/index.ts'
 import { plannedConnections, proposeMatches, wiringRules, wiringWords } from '../wiring/index.ts'
 import { fittings } from '../wiring/shippedCase.ts'
 import { anyJournal, asJournal, entryOf, gorseJob } from './journalCase.ts'
@@ -16,6 +19,9 @@ const rooms = [
   [routeRules, routeWords],
   [supplyRules, supplyWords],
   [stockRules, stockWords],
+  [sensorRules, sensorWords],
+  [setupRules, setupWords],
+  [wakeRules, wakeWords],
   [workRules, workWords],
 ] as const
 

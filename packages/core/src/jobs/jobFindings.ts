@@ -12,6 +12,14 @@ export type FindingContext = Partial<FindingScene>
 /** Stations that no open stop lets anyone enter. */
 export const gatedStations: readonly Station[] = ['wake', 'close-up', 'hand-back']
 
+/** Failed proofs bar the key from being turned too. */
+const beforeTheStart = new Set<string>(['proof-failed', 'pedal-failed', 'pipe-off'])
+
+/** Whether a stop bars a station. */
+export function barsStation(station: Station, { rule }: { rule: string }): boolean {
+  return gatedStations.includes(station) || (station === 'set-up' && beforeTheStart.has(rule))
+}
+
 /** All findings of a job as built, lifted ones marked. */
 export function jobFindings(
   dossiers: JobDossiers,
@@ -32,4 +40,4 @@ export function jobFindings(
 }
 
 /** What judges how a kit is fitted: of one that comes off it says nothing. */
-const ofFitting = new Set<string>(['wiring', 'routing', 'electrical'])
+const ofFitting = new Set<string>(['wiring', 'routing', 'electrical', 'setup'])

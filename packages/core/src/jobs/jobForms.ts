@@ -8,6 +8,7 @@ import { photoForms } from '../photos/index.ts'
 import { routeForms } from '../routing/index.ts'
 import { sensorForms } from '../sensors/index.ts'
 import { setupForms } from '../setup/index.ts'
+import { wakeForms } from '../wake/index.ts'
 import { wiringForms } from '../wiring/index.ts'
 import { vehicleForms } from '../vehicles/index.ts'
 import type { z } from 'zod'
@@ -23,6 +24,7 @@ export const jobForms = {
   ...supplyForms,
   ...sensorForms,
   ...setupForms,
+  ...wakeForms,
   ...checkKitForms,
   ...vehicleForms,
   ...photoForms,

@@ -5,7 +5,7 @@ import { checkReferences, freshState, jobJournal, replay } from './jobJournal.ts
 import { currentTrim } from '../fuel-trim/index.ts'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { anyJournal, asJournal, drawnKinds, entryOf, gorseJob } from './journalCase.ts'
+import { anyJournal, asJournal, drawnKinds, foreignKinds, entryOf, gorseJob } from './journalCase.ts'
 import type { NewEntry } from './model.ts'
 
 describe('laws', () => {
@@ -53,7 +53,7 @@ describe('laws', () => {
   })
 
   test('every kind of entry is drawn, and names only what the job has', () => {
-    expect([...drawnKinds, 'undo'].sort()).toEqual([...jobJournal.kinds].sort())
+    expect([...drawnKinds, ...foreignKinds, 'undo'].sort()).toEqual([...jobJournal.kinds].sort())
     fc.assert(
       fc.property(anyJournal, (journal) => {
         for (const entry of journal) expect(checkReferences(gorseJob, entry, '')).toEqual([])

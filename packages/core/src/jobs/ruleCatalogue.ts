@@ -2,7 +2,9 @@ import { supplyRules } from '../electrical/index.ts'
 import type { Rule } from '../findings/index.ts'
 import { routeRules } from '../routing/index.ts'
 import { sensorRules } from '../sensors/index.ts'
+import { setupRules } from '../setup/index.ts'
 import { stockRules } from '../vehicles/index.ts'
+import { wakeRules } from '../wake/index.ts'
 import { wiringRules } from '../wiring/index.ts'
 import { workRules } from './rules.ts'
 
@@ -12,6 +14,8 @@ export const rulesByRoom = {
   routing: routeRules,
   electrical: supplyRules,
   sensors: sensorRules,
+  setup: setupRules,
+  wake: wakeRules,
   vehicles: stockRules,
   jobs: workRules,
 } as const satisfies Record<string, Readonly<Record<string, Rule>>>
@@ -21,6 +25,8 @@ export const ruleCatalogue = {
   ...routeRules,
   ...supplyRules,
   ...sensorRules,
+  ...setupRules,
+  ...wakeRules,
   ...stockRules,
   ...workRules,
 }

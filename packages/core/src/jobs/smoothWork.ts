@@ -1,4 +1,6 @@
-import type { Station, Step } from '../dossiers/index.ts'
+import { memberOf, type KitId, type Station, type Step } from '../dossiers/index.ts'
+import { pedalLevels, pedalPositions } from '../setup/index.ts'
+import { asId } from '../shared/index.ts'
 import { connectionPlan } from '../wiring/index.ts'
 import { replay } from './jobJournal.ts'
 import type { EntryBody, NewEntry } from './model.ts'
@@ -35,7 +37,7 @@ export function smoothWork(
   return stationWork(dossiers, state, station).flatMap((item): EntryBody[] => {
     if (item.kind !== 'step') return entriesOfWork(item, dossiers, state)
     const wrote = item.step.asks ? { wrote: words(item.step) } : {}
-    return [...readingOf(item.step), ...entriesOfWork(item, dossiers, state, wrote)]
+    return [...readingOf(item.step), ...proofOf(dossiers, item.step), ...entriesOfWork(item, dossiers, state, wrote)]
   })
 }
 
@@ -43,4 +45,25 @@ function readingOf({ id, reading }: Step): EntryBody[] {
   if (!reading) return []
   const { quantity, unit, low = reading.high ?? 0, high = low } = reading
   return [{ kind: 'reading', quantity, value: Math.round(((low + high) / 2) * 100) / 100, unit, step: id }]
+}
+
+/** What is written down of a proof that a step asks for. */
+function proofOf({ kit }: JobDossiers, { id, proof }: Step): EntryBody[] {
+  const member = memberOf(kit, id)?.member
+  if (proof === undefined || !member) return []
+  const named = member.key === '' ? {} : { kit: asId<KitId>(member.key) }
+  if (proof !== 'pedal')
+    return [
+      {
+        ...{ kind: 'authority-tested', how: proof, verdict: 'pass', ...named },
+        reason: 'It answers where it should, and moves along.',
+      },
+    ]
+  const points = pedalLevels(member.kit).flatMap((level) =>
+    pedalPositions.map((pct) => {
+      const plain1 = 0.7 + (3.5 * pct) / 100
+      return { level, pct, v1: plain1, v2: plain1 / 2, plain1, plain2: plain1 / 2 }
+    }),
+  )
+  return [{ kind: 'pedal-proved', verdict: 'pass', points, ...named }]
 }

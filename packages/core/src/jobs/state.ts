@@ -10,6 +10,7 @@ import type { PhotoState } from '../photos/index.ts'
 import type { RouteState } from '../routing/index.ts'
 import type { SensorState } from '../sensors/index.ts'
 import type { SetupState } from '../setup/index.ts'
+import type { WakeState } from '../wake/index.ts'
 import type { VehicleState } from '../vehicles/index.ts'
 import type { FindingPlace, WiringState } from '../wiring/index.ts'
 
@@ -66,6 +67,7 @@ export type JobState = WorkState &
   SupplyState &
   SensorState &
   SetupState &
+  WakeState &
   CheckKitState &
   PhotoState &
   FindState &

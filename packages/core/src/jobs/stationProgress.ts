@@ -3,7 +3,9 @@ import { openStops } from '../findings/index.ts'
 import { stations, stationsOf, type Station } from '../dossiers/index.ts'
 import { purposeOf, stockBars } from '../vehicles/index.ts'
 import { endsDone, ownEnds } from './endProgress.ts'
-import { gatedStations, jobFindings, type JobFinding } from './jobFindings.ts'
+import { capabilities } from './capabilities.ts'
+import type { Capability } from './capability.ts'
+import { barsStation, gatedStations, jobFindings, type JobFinding } from './jobFindings.ts'
 import { trayBars } from './tray.ts'
 import { stationWork } from './workItems.ts'
 
@@ -19,7 +21,7 @@ export interface StationProgress {
 
 /** What bars a station from being done, at the moment it is written down and as long as it is to count. */
 export interface StationBar {
-  code: 'stop-open' | 'tray-not-empty'
+  code: 'stop-open' | 'tray-not-empty' | 'not-set-up'
   says: string
 }
 
@@ -32,11 +34,17 @@ export function stationBars(
   state: JobState,
   station: Station,
   findings: () => readonly JobFinding[] = () => jobFindings(dossiers, state),
+  list: readonly Capability[] = capabilities,
 ): StationBar[] {
-  const stops = gatedStations.includes(station) ? barring(state, findings()) : []
+  const stops =
+    gatedStations.includes(station) || station === 'set-up'
+      ? barring(state, findings()).filter((finding) => barsStation(station, finding))
+      : []
   const tray = trayBars(dossiers, state, station)
+  const own = list.flatMap(({ bars }) => bars?.(dossiers, state, station) ?? [])
   return [
     ...stops.map(({ reason, remedy }): StationBar => ({ code: 'stop-open', says: `${reason} ${remedy}` })),
+    ...own.map((says): StationBar => ({ code: 'not-set-up', says })),
     ...(tray === null ? [] : [{ code: 'tray-not-empty' as const, says: tray }]),
   ]
 }

@@ -4,6 +4,9 @@ import { joinKits, stations } from '../dossiers/index.ts'
 import { seededRandom, type Spoken } from '../shared/index.ts'
 import { plannedConnections, proposeMatches } from '../wiring/index.ts'
 import { fittings, shippedKit, shippedMachine } from '../wiring/shippedCase.ts'
+import { sensorWorkWords } from '../sensors/index.ts'
+import { setupWorkWords } from '../setup/index.ts'
+import { wakeWorkWords } from '../wake/index.ts'
 import { wiringWorkWords } from '../wiring/words.ts'
 import { anyJournal, asJournal, entryOf, gorseJob } from './journalCase.ts'
 import { jobTasks, planTicks, replay, stationWork, wordsOf } from './index.ts'
@@ -11,9 +14,11 @@ import { connectionPlan } from '../wiring/index.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { barWords, stepWords, taskWords, tickWords } from './words.ts'
 
-const sentences = new Map<string, (facts: never) => string>(
-  [tickWords, taskWords, stepWords, barWords, wiringWorkWords].flatMap((list) => Object.entries(list)),
-)
+const lists = [
+  ...[tickWords, taskWords, stepWords, barWords],
+  ...[wiringWorkWords, sensorWorkWords, setupWorkWords, wakeWorkWords],
+]
+const sentences = new Map<string, (facts: never) => string>(lists.flatMap((list) => Object.entries(list)))
 
 /** A thing to do is its code and its facts: sent as JSON, the same is said of it. */
 function saidAnew({ code, facts, words }: Spoken): boolean {
@@ -33,7 +38,6 @@ const ticksOf = (dossiers: JobDossiers, state: JobState) => {
 }
 
 test('no two lists have a sentence of the same name', () => {
-  const lists = [tickWords, taskWords, stepWords, barWords, wiringWorkWords]
   expect(lists.reduce((sum, list) => sum + Object.keys(list).length, 0)).toBe(sentences.size)
 })
 

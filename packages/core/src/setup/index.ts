@@ -1,8 +1,23 @@
 export { setupEntries } from './entries.ts'
-export { freshSetup, type SetupState } from './state.ts'
+export { setupBars, setupFindings, throttleOpen, type SetupScene } from './findings.ts'
+export { changesPedal, isController, isThrottle, levelChoice, pedalLevels } from './kitNeeds.ts'
+export { pedalPositions, pedalProof, pedalWithinV, type PedalVerdict } from './pedalProof.ts'
+export { setupRules, type SetupRule } from './rules.ts'
+export {
+  coolantLimitC,
+  exhaustLimitC,
+  settingsSheet,
+  wantedWords,
+  type SheetRow,
+  type SheetState,
+  type Wanted,
+} from './settingsSheet.ts'
+export { freshSetup, type CapturedThrottle, type PedalPoint, type SetupState } from './state.ts'
 export { setupForms } from './forms.ts'
 export { pulseSetting, type PulseAnswer, type PulsesAsked } from './pulseSetting.ts'
 export { roadSpeed, type RoadSpeedAsked } from './roadSpeed.ts'
 export { supplyGuard, type SupplyAsked, type SupplyVerdict } from './supplyGuard.ts'
 export { throttleSweep, type SweepAnswer, type SweepAsked, type SweepSample } from './throttleSweep.ts'
 export { tyreError, type TyreAsked, type TyreError } from './tyreError.ts'
+export { setupWords, setupWorkWords, type SetupFacts } from './words.ts'
+export { setupWork, valueOf, type SetupTask } from './work.ts'

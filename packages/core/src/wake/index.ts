@@ -1,2 +1,19 @@
+export { codeLedger, notOurs, type CodeLedger } from './codes.ts'
+export { wakeEntries } from './entries.ts'
+export { hasAuthority, wakeFindings, wakeWork, type WakeTask } from './findings.ts'
+export { wakeForms } from './forms.ts'
+export { healthList, type HealthItem } from './health.ts'
 export { judgeAuthority, type AuthorityAsked, type AuthorityVerdict, type TwoValues } from './judgeAuthority.ts'
 export { readLamp, type LampAnswer, type LampAsked } from './readLamp.ts'
+export { wakeRules, type WakeRule } from './rules.ts'
+export {
+  authorityWays,
+  codeTimes,
+  freshWake,
+  standingTest,
+  type AuthorityTest,
+  type AuthorityWay,
+  type CodeTime,
+  type WakeState,
+} from './state.ts'
+export { wakeWords, wakeWorkWords, type WakeFacts } from './words.ts'
