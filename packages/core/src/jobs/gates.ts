@@ -15,7 +15,7 @@ export function jobGates(list: readonly Capability[]): Gate[] {
     (dossiers, state, entry) => {
       if (entry.kind !== 'station-done') return []
       const bars = stationBars(dossiers, state, entry.station, () => jobFindings(dossiers, state, {}, list))
-      const stops = bars.filter((bar) => bar.code === 'stop-open')
+      const stops = bars.filter((bar) => bar.code !== 'tray-not-empty')
       if (stops.length > 0) return stops.map(({ code, says }) => ({ code, message: says }))
       const open = openAsks(dossiers, state, entry.station)
       if (open.length > 0)
