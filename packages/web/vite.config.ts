@@ -1,14 +1,25 @@
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
+import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import { defineConfig } from 'vite'
+import { defineConfig, type Plugin } from 'vite'
 import { compression, defineAlgorithm } from 'vite-plugin-compression2'
 import { VitePWA } from 'vite-plugin-pwa'
 import { pageHead } from './pageHead.ts'
 
 /** Parts of core that stand below every station. */
 const below =
-  /packages\/core\/src\/(?:shared\/(?:around|brand|result|sameValue|perPair|speaker|readFigure)|dossiers\/(?:colours|fastenerWords|findGaps|howKnown|ids|joinKits|lookUp|machineIndex|model|orderSteps|pair|purposes|purposeSteps|roles|signals|sourceOf|zoneAir))\.ts$/
+  /packages\/core\/src\/(?:shared\/(?:around|brand|result|sameValue|perPair|speaker|readFigure|shownFigures)|dossiers\/(?:colours|fastenerWords|findGaps|howKnown|ids|joinKits|lookUp|machineIndex|model|orderSteps|pair|purposes|purposeSteps|roles|signals|sourceOf|zoneAir))\.ts$/
+
+/** What every station of a job loads before it stands (scripts/listStationModules.ts): one script of it packs better than thirty. */
+const listed: Record<string, string[]> =
+  process.env.STATION_MODULES === 'none'
+    ? {}
+    : JSON.parse(readFileSync(new URL('./stationModules.json', import.meta.url), 'utf8'))
+const station = Object.entries(listed).map(([name, sources]) => {
+  const ids = new Set(sources.map((source) => fileURLToPath(new URL(`../../${source}`, import.meta.url))))
+  return { name, test: (id: string) => ids.has(id), includeDependenciesRecursively: false }
+})
 
 /** The router's own build without the warnings for who develops with it: its package names only the other one. */
 const routerBuild = fileURLToPath(import.meta.resolve('react-router')).replace(
@@ -16,9 +27,22 @@ const routerBuild = fileURLToPath(import.meta.resolve('react-router')).replace(
   'production/index.mjs',
 )
 
+/** What a rule means in general is for the list in the docs; a page says what is so in the case. */
+const withoutMeanings: Plugin = {
+  name: 'without-meanings',
+  apply: 'build',
+  enforce: 'pre',
+  transform: {
+    filter: { id: /core\/src\/\w+\/(?:rules|ruleCatalogue)\.ts$/ },
+    handler: (code) =>
+      code.replace(/\b(stop|fix|note|neverLifted)\(\s*(?:'(?:[^'\\]|\\.)*'|"(?:[^"\\]|\\.)*"),?\s*\)/g, "$1('')"),
+  },
+}
+
 export default defineConfig(({ command }) => ({
   resolve: { alias: command === 'build' ? [{ find: /^react-router$/, replacement: routerBuild }] : [] },
   plugins: [
+    withoutMeanings,
     react({ jsxImportSource: '#figures' }),
     tailwindcss(),
     pageHead(),
@@ -52,7 +76,7 @@ export default defineConfig(({ command }) => ({
     compression({
       algorithms: [defineAlgorithm('brotliCompress'), defineAlgorithm('gzip', { level: 9 })],
       include: /\.(js|css|html|svg)$/,
-      threshold: 1024,
+      threshold: 200,
     }),
   ],
   worker: { format: 'es' },
@@ -67,7 +91,8 @@ export default defineConfig(({ command }) => ({
         codeSplitting: {
           groups: [
             { name: 'below', test: below },
-            { name: 'query', test: /node_modules\/@tanstack\/(?:query-core|react-query)\// },
+            ...station,
+            { name: 'query', test: /node_modules\/(?:@tanstack\/(?:query-core|react-query)|react|zustand)\// },
           ],
         },
       },

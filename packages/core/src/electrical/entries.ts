@@ -1,6 +1,6 @@
 import type { DossierPair, Station } from '../dossiers/index.ts'
 import { defineDecision, type Decided, slotOf } from '../journal/index.ts'
-import { feedPractices, type FeedPractice } from './feedOptions.ts'
+import { feedPractices, type FeedPractice } from './feedPractices.ts'
 import { groundPractices, type GroundPractice } from './groundCheck.ts'
 import type { supplyForms } from './forms.ts'
 

@@ -11,21 +11,12 @@ import {
   type SignalKind,
 } from '../dossiers/index.ts'
 import { caseWords, isStop, judgeFeed, relayCoilA, targetWords, type Match } from '../wiring/index.ts'
+import { feedReasons, type FeedPractice } from './feedPractices.ts'
 import { idleDrain } from './idleDrain.ts'
 import { fuseWithinMm } from './chooseFuse.ts'
 import { fuseOf } from './supplyLine.ts'
 import { airAtEnd, netOfMatch, supplyOf } from './supplyOf.ts'
 import { atLeast, atMost, type Verdict } from './verdict.ts'
-
-/** How a shop takes switched power. */
-export const feedPractices = ['relay on the lamp circuit', 'lamp circuit directly'] as const
-export type FeedPractice = (typeof feedPractices)[number]
-
-export const feedReasons: Record<FeedPractice, string> = {
-  'relay on the lamp circuit':
-    'The lamp wire only pulls the coil; the load comes from the battery through its own fuse.',
-  'lamp circuit directly': 'Small loads only: one joint less, but the lamp wire carries it.',
-}
 
 export type FeedKind =
   | 'lamp tap'

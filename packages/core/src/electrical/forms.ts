@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { answerForm, type EntryForms } from '../journal/index.ts'
-import { feedPractices } from './feedOptions.ts'
+import { feedPractices } from './feedPractices.ts'
 import { groundPractices } from './groundCheck.ts'
 
 /** What the entries of this capability hold beside their heads, by kind. */

@@ -22,12 +22,11 @@ export {
   idleDays,
   idleDaysWanted,
   parkedDays,
-  feedReasons,
-  feedPractices,
   usablePct,
   type FeedKind,
   type FeedOption,
 } from './feedOptions.ts'
+export { feedPractices, feedReasons, type FeedPractice } from './feedPractices.ts'
 export {
   feedCardOf,
   feedCards,
@@ -49,7 +48,7 @@ export {
 export { idleDrain, lastsWords, type IdleDrainAsked } from './idleDrain.ts'
 export { spliceLayout, type SpliceLayout } from './spliceLayout.ts'
 export { conductorTemperatureC, fuseOf, inrushNote, supplyLine, type LineJoint, type SupplyLine } from './supplyLine.ts'
-export { airAtEnd, supplyOf, type Supply } from './supplyOf.ts'
+export { airAtEnd, netOfMatch, supplyOf, type Supply } from './supplyOf.ts'
 export { atLeast, atMost, dropLimitsV, type DropUse, type Verdict } from './verdict.ts'
 export { awgAreaMm2, awgDiameterMm } from '../shared/index.ts'
 export { runResistanceOhm, wireRun, type WireRun, type WireRunAsked } from './wireRun.ts'

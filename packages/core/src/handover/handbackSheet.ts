@@ -2,7 +2,7 @@ import { openStops } from '../findings/index.ts'
 import { currentTrim } from '../fuel-trim/index.ts'
 import { wireAt, wireName, type KitEnd, type KitSetting, type WireColour } from '../dossiers/index.ts'
 import {
-  electricsOf,
+  feedsOf,
   jobFindings,
   memberJobs,
   memberState,
@@ -188,7 +188,7 @@ function kitLies(dossiers: JobDossiers, state: JobState): string[] {
     const name = part === 'trunk' ? 'Trunk' : (kit.ends.find((end) => end.id === part)?.name ?? part)
     return passages.length > 0 ? [`${name}: ${passages.map(passage).join(', ')}.`] : []
   })
-  const [feed] = electricsOf(dossiers, state).feeds
+  const [feed] = feedsOf(dossiers, state)
   return [
     ...(place
       ? [`${kit.module.name}: ${place.name}, ${place.place}${state.mounted?.trial ? ', not fixed yet' : ''}.`]

@@ -42,6 +42,7 @@ export { wholeDay, type WholeDay } from './wholeDay.ts'
 export { daySpread, jobDay, jobTasks, type DayTask, type JobDay, type LearntTimes } from './jobTasks.ts'
 export { learntDay, learntTimes, measuredMinutes, type MeasuredMinutes, type TimeSample } from './measuredMinutes.ts'
 export { consumables, missingTools, toolsNeeded, type Consumable, type ToolNeed } from './materials.ts'
+export { feedsOf } from './jobFeeds.ts'
 export {
   electricsOf,
   loomPassages,
@@ -52,6 +53,8 @@ export {
   plannedPassages,
   type JobElectrics,
 } from './jobRoute.ts'
+export { sensorLead } from './bossFindings.ts'
+export type { WorkAsk } from './capability.ts'
 export { lockCard } from './routeFindings.ts'
 export { groundCard } from './supplyFindings.ts'
 export {

@@ -8,16 +8,7 @@ import {
 } from '../dossiers/index.ts'
 import { connectionPlan } from '../wiring/index.ts'
 import type { Decisions, JobDossiers, JobState } from './state.ts'
-import {
-  feedOptions,
-  feedPracticeOf,
-  groundPlaces,
-  groundPracticeOf,
-  supplyLine,
-  type FeedOption,
-  type GroundPlace,
-  type SupplyLine,
-} from '../electrical/index.ts'
+import { groundPlaces, groundPracticeOf, supplyLine, type GroundPlace, type SupplyLine } from '../electrical/index.ts'
 import { bundleAreaMm2, planRoutes, type RankedPlace, trunkPart } from '../routing/index.ts'
 import { perPair, success, type Outcome } from '../shared/index.ts'
 import { memberChosen } from './members.ts'
@@ -126,21 +117,19 @@ export function plannedLoom(dossiers: JobDossiers, state: Chosen): RankedPlace |
 }
 
 export interface JobElectrics {
-  feeds: FeedOption[]
   line: SupplyLine
   grounds: GroundPlace[]
 }
 
-const movesSupply = (decided: Decisions) => [movesLoom(decided), decided.feeding?.value, decided.grounding?.value]
+const movesSupply = (decided: Decisions) => [movesLoom(decided), decided.grounding?.value]
 
-/** Feeds, grounds and the way of the current for a job's plan, practices and route. */
+/** Grounds and the way of the current for a job's plan, practices and route. */
 export const electricsOf = cachedBy('electrics', movesSupply, (dossiers, state): JobElectrics => {
   const { machine, kit } = dossiers
   const plan = connectionPlan(dossiers, state)
   const loom = plannedLoom(dossiers, state)
   const extensions = new Map((loom?.branches ?? []).map((branch) => [branch.end.id, branch.extensionM]))
   return {
-    feeds: feedOptions(machine, kit, plan, feedPracticeOf(state)),
     line: supplyLine(machine, kit, plan, extensions),
     grounds: groundPlaces(machine, kit, plan, groundPracticeOf(state)),
   }

@@ -21,7 +21,8 @@ import {
 } from '../routing/index.ts'
 import { adviseJoint, connectionPlan, joinPracticeOf } from '../wiring/index.ts'
 import { accessOf } from './jobAccess.ts'
-import { electricsOf, plannedLoom } from './jobRoute.ts'
+import { feedsOf } from './jobFeeds.ts'
+import { plannedLoom } from './jobRoute.ts'
 import { memberJobs, memberState } from './members.ts'
 
 /** A tool to lay out, with what it is for. */
@@ -220,7 +221,7 @@ function extensions(loom: RankedPlace | null): Consumable[] {
 
 /** What the advised feed takes beyond the kit. */
 function feedMaterials(dossiers: JobDossiers, state: JobState): Consumable[] {
-  const [advised] = electricsOf(dossiers, state).feeds
+  const [advised] = feedsOf(dossiers, state)
   return (advised?.materials ?? []).map((name) => ({
     name: asHeading(name),
     amount: 1,

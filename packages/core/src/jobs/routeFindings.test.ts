@@ -11,7 +11,8 @@ import type { Kit, Machine } from '../dossiers/index.ts'
 import { fittings, shippedKit, shippedMachine } from '../wiring/shippedCase.ts'
 import { asJournal, entryOf, gorseJob } from './journalCase.ts'
 import { jobFindings } from './jobFindings.ts'
-import { electricsOf, loomPassages, plannedLoom, plannedPassages } from './jobRoute.ts'
+import { feedsOf } from './jobFeeds.ts'
+import { loomPassages, plannedLoom, plannedPassages } from './jobRoute.ts'
 import { consumables } from './materials.ts'
 import type { EntryBody, NewEntry } from './model.ts'
 import { lockCard, routeFindings } from './routeFindings.ts'
@@ -201,8 +202,8 @@ describe('feed and ground', () => {
   })
 
   test('the school changes the plan and its materials', () => {
-    const relay = electricsOf(dial, replay(dial, [])).feeds[0]
-    const lamp = electricsOf(dial, stateOf(dial, lampItself)).feeds[0]
+    const relay = feedsOf(dial, replay(dial, []))[0]
+    const lamp = feedsOf(dial, stateOf(dial, lampItself))[0]
     expect([relay.kind, lamp.kind]).toEqual(['relay', 'lamp tap'])
     const names = (state: ReturnType<typeof replay>) => consumables(dial, state).map((item) => item.name)
     expect(names(replay(dial, []))).toContain('Relay with diode')

@@ -4,6 +4,7 @@ import {
   feedCardOf,
   judgeFeed,
   judgeGround,
+  netOfMatch,
   sharedFeeds,
   supplyOf,
   supplyRules,
@@ -39,6 +40,9 @@ function ofOneSupply(dossiers: JobDossiers, state: JobState): Finding<SupplyRule
   const { findings, say } = collectFindings<SupplyFacts, Finding['at']>(supplyRules, supplyWords)
   const { machine, kit } = dossiers
   const latest = new Map(state.readings.flatMap((reading) => (reading.card ? [[reading.card, reading]] : [])))
+  const plan = connectionPlan(dossiers, state)
+  const { feeds, coil } = supplyOf(kit)
+  const fedBy = [...feeds, ...(coil ? [coil] : [])].flatMap(({ id }) => netOfMatch(machine, plan, id)?.id ?? [])
   for (const [id, reading] of latest) {
     const card = feedCardOf(machine, id)
     if (!card) continue
@@ -54,7 +58,7 @@ function ofOneSupply(dossiers: JobDossiers, state: JobState): Finding<SupplyRule
             ),
         ),
     )
-    const planned = electricsOf(dossiers, state).feeds[0]?.net === card.net
+    const planned = fedBy.includes(card.net)
     if (!verdict.good && (inUse || planned))
       say('feed-test', { connector: placeOf(dossiers, card.net) }, { test: card.title, says: verdict.says })
   }

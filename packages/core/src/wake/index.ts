@@ -5,6 +5,7 @@ export { wakeForms } from './forms.ts'
 export { healthList, type HealthItem } from './health.ts'
 export { judgeAuthority, type AuthorityAsked, type AuthorityVerdict, type TwoValues } from './judgeAuthority.ts'
 export { readLamp, type LampAnswer, type LampAsked } from './readLamp.ts'
+export { fuelChannels, proofOf, type ProofValue } from './proofOf.ts'
 export { wakeRules, type WakeRule } from './rules.ts'
 export {
   authorityWays,

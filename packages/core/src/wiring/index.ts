@@ -46,7 +46,7 @@ export {
   type MeterPlace,
 } from './meterCards.ts'
 export { moduleDoes, traceTree, type TraceKind, type TraceNode, type TraceTree } from './traceTree.ts'
-export { barredFromMeter, expectedReadings } from './readings.ts'
+export { barredFromMeter, expectedReadings, isByWire } from './readings.ts'
 export {
   moduleSources,
   touchedNets,

@@ -1,4 +1,4 @@
-import { electricsOf } from '@tidy-badger/core/jobs'
+import { electricsOf, feedsOf } from '@tidy-badger/core/jobs'
 import { hazardRemedy, hazardWords, sleeveWords, type RankedPlace } from '@tidy-badger/core/routing'
 import type { Content, TableCell } from 'pdfmake/interfaces.js'
 import type { PaperJob } from '../jobs/index.ts'
@@ -11,7 +11,8 @@ const quiet = '#5d6262'
 /** Where the loom lies, how long each branch is and has to be, what it meets, its ties, and where its current comes from. */
 export function routePdf({ title, dossiers, state }: PaperJob, loom: RankedPlace, madeAt: string): Promise<Buffer> {
   const { machine, kit } = dossiers
-  const { line, feeds } = electricsOf(dossiers, state)
+  const { line } = electricsOf(dossiers, state)
+  const feeds = feedsOf(dossiers, state)
   const names = new Map((machine.passages ?? []).map((passage) => [passage.id, passage.name]))
   const hazards = new Map(
     [loom.trunk, ...loom.branches]

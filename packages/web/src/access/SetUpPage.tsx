@@ -1,10 +1,10 @@
-import { SettingsList } from '../jobs/index.ts'
+import { SettingsSheet } from '../setup/index.ts'
 import { WorkPage } from './WorkPage.tsx'
 
 export function SetUpPage() {
   return (
     <WorkPage station="set-up">
-      <SettingsList />
+      <SettingsSheet />
     </WorkPage>
   )
 }

@@ -11,12 +11,12 @@ import { useKeys } from '../ui/useKeys.ts'
 import { acceptable, cellViews, type CellKey, type CellView } from './selectors.ts'
 import { CellMargin } from './components/CellMargin.tsx'
 import { ImportLog } from './components/ImportLog.tsx'
-import { RideMargin } from './components/RideMargin.tsx'
 import { TrimTable } from './components/TrimTable.tsx'
 import { WorkingBar } from './components/WorkingBar.tsx'
 import { useSuggestion } from './useSuggestion.ts'
 import { signed } from './words.ts'
 
+const RideMargin = later(async () => (await import('./components/RideMargin.tsx')).RideMargin)
 const TrimHistory = later(async () => (await import('./components/TrimHistory.tsx')).TrimHistory)
 const RideChart = lazy(() => import('./components/RideChart.tsx'))
 
@@ -153,7 +153,11 @@ export function TrimPage() {
       margin={
         <>
           {shown && <CellMargin cell={shown} cells={cells} onToggle={() => toggle(shown)} />}
-          {ready && <RideMargin suggestion={ready.suggestion} log={log} />}
+          {ready && (
+            <Suspense fallback={null}>
+              <RideMargin suggestion={ready.suggestion} log={log} />
+            </Suspense>
+          )}
         </>
       }
       dock={

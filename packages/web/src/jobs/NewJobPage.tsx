@@ -1,5 +1,4 @@
 import type { Kit, Machine } from '@tidy-badger/core/dossiers'
-import { variantQuestions } from '@tidy-badger/core/jobs'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState, type ReactNode } from 'react'
 import { useWatch } from 'react-hook-form'
@@ -221,6 +220,7 @@ function YearQuestion({
         getKept<{ document: Machine }>(`/api/dossiers/machine/${machine.id}`),
         getKept<{ document: Kit }>(`/api/dossiers/kit/${kit}`),
       ])
+      const { variantQuestions } = await import('./yearQuestions.ts')
       return variantQuestions(one.document, other.document)
     },
   }).data

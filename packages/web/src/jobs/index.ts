@@ -5,7 +5,6 @@ export { fetchDocument, fetchDossiers, fetchErrata, fetchJobs, openJob, type Dos
 export { ConfirmQuestion } from './components/ConfirmQuestion.tsx'
 export { PersonQuestion } from './components/PersonQuestion.tsx'
 export { NewJobPage, YardPage } from './pages.ts'
-export { SettingsList } from './components/SettingsList.tsx'
 export { StopGate } from './components/StopGate.tsx'
 export { dayBeside } from './planClient.ts'
 export { useJob, useTimes, type JobView } from './useJob.ts'

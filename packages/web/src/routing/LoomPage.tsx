@@ -8,12 +8,12 @@ import { later } from '../ui/comesLater.tsx'
 import { Picture, Views, StationHeading } from '../ui/Views.tsx'
 import { Stage } from '../ui/Stage.tsx'
 import { useKeys } from '../ui/useKeys.ts'
-import { BranchList } from './components/BranchList.tsx'
 import { loomPictures, pickPart, showPicture, useLoomView, type LoomPicture } from './store.ts'
 import { useLoom } from './useLoom.ts'
 
 // What is to be done is there at once; what is turned to comes meanwhile.
 const RouteDrawing = later(async () => (await import('./components/RouteDrawing.tsx')).RouteDrawing)
+const BranchList = later(async () => (await import('./components/BranchList.tsx')).BranchList)
 const LoomMargin = later(async () => (await import('./components/LoomMargin.tsx')).LoomMargin)
 const PlacesPanel = later(async () => (await import('./components/PlacesPanel.tsx')).PlacesPanel)
 const PowerPanel = later(async () => (await import('./components/PowerPanel.tsx')).PowerPanel)
@@ -71,7 +71,9 @@ export function LoomPage({ station }: { station: Station }) {
             <div className="flex gap-4 max-xl:flex-col-reverse">
               <div className="xl:w-[280px] xl:shrink-0">
                 <WorkList items={items} current={current} onPick={selectWork} />
-                <BranchList station={station} />
+                <Suspense fallback={null}>
+                  <BranchList station={station} />
+                </Suspense>
               </div>
               {loom ? (
                 <div className="min-w-0 flex-1 xl:sticky xl:top-0 xl:self-start">

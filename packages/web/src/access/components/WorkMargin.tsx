@@ -11,6 +11,7 @@ import { later } from '../../ui/comesLater.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
 
 const FastenerDrawing = later(async () => (await import('./FastenerDrawing.tsx')).FastenerDrawing)
+const MoreCards = later(async () => (await import('./MoreCards.tsx')).MoreCards)
 const PartsTray = later(async () => (await import('./PartsTray.tsx')).PartsTray)
 
 /** What concerns the thing in hand: care first, then what holds it, what to keep, why, and the tray. */
@@ -32,6 +33,9 @@ export function WorkMargin({ item, station, gated }: { item: WorkItem | undefine
           {caution}
         </MarginCard>
       )}
+      <Suspense fallback={null}>
+        <MoreCards station={station} />
+      </Suspense>
       {cover && dossiers.machine.photos && (
         <Suspense fallback={null}>
           <OnPhotos machine={dossiers.machine} of="covers" id={cover.id} />

@@ -19,7 +19,7 @@ import {
   type Verdict,
 } from '@tidy-badger/core/electrical'
 import { branchWires, bundleDiameterMm, sleeveSizeMm, trunkPart, wireDiameterMm } from '@tidy-badger/core/routing'
-import { electricsOf, groundCard } from '@tidy-badger/core/jobs'
+import { electricsOf, feedsOf, groundCard } from '@tidy-badger/core/jobs'
 import { Ban, Check, TriangleAlert } from 'lucide-react'
 import { useMemo, useState, type FormEvent, type ReactNode } from 'react'
 import { ModuleSupplyTable } from '../../circuit/index.ts'
@@ -41,7 +41,8 @@ function isLead(end: KitEnd): boolean {
 export function PowerPanel() {
   const { dossiers, state, write, loom } = useLoom()
   const { machine, kit } = dossiers
-  const { feeds, line } = electricsOf(dossiers, state)
+  const { line } = electricsOf(dossiers, state)
+  const feeds = feedsOf(dossiers, state)
   const [advised, ...rest] = feeds
   const possible = rest.filter((option) => option.verdict === 'possible')
   const refused = rest.filter((option) => option.verdict === 'refused')

@@ -14,13 +14,15 @@ import { Suspense, useState } from 'react'
 import { later } from '../../ui/comesLater.tsx'
 import { StationDoneButton, useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'
-import { FromInstrument } from '../../instruments/index.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Dock, KeyHint } from '../../ui/Stage.tsx'
 import { useFindKey } from '../../finds/index.ts'
 import { useKeys } from '../../ui/useKeys.ts'
+import { askOf, askWord } from '../askOf.ts'
 
+const FromInstrument = later(async () => (await import('../../instruments/index.ts')).FromInstrument)
+const AskSheet = later(async () => (await import('./AskSheet.tsx')).AskSheet)
 const NotLikeThis = later(async () => (await import('./NotLikeThis.tsx')).NotLikeThis)
 
 /** The one next action of a station, in the largest type. */
@@ -79,6 +81,8 @@ function ItemDock({
   const [sure, setSure] = useState(false)
   const [wrong, setWrong] = useState('')
   const [deviating, setDeviating] = useState(false)
+  const [asking, setAsking] = useState(false)
+  const asked = item.done || declining ? null : askOf(item)
   const number = readFigure(value, reading?.unit)
   const outside =
     reading !== undefined &&
@@ -106,6 +110,10 @@ function ItemDock({
   const finish = async () => {
     if (item.done) {
       if (await undo(item.done.entry)) onDone()
+      return
+    }
+    if (asked !== null) {
+      setAsking(true)
       return
     }
     const why = missing()
@@ -146,74 +154,89 @@ function ItemDock({
               <KeyHint>N</KeyHint>
             </Button>
             <Button look="main" onClick={() => void finish()}>
-              {item.done ? 'Not done' : doneWord(item)}
+              {item.done ? 'Not done' : asked === null ? doneWord(item) : askWord(asked)}
               <KeyHint>space</KeyHint>
             </Button>
           </>
         }
       >
-        {!item.done && (reading || asksWords || wrong !== '') && (
-          <div className="mt-2 flex flex-wrap items-center gap-3">
-            {reading && !declining && (
-              <div className="flex flex-wrap items-center gap-3">
-                <span className="text-dock-quiet">
-                  expected {rangeWords(reading)} {reading.unit}
+        {!item.done &&
+          (reading || asksWords || wrong !== '' || asked !== null) &&
+          (item.kind === 'step' || asked === null) && (
+            <div className="mt-2 flex flex-wrap items-center gap-3">
+              {reading && !declining && asked === null && (
+                <div className="flex flex-wrap items-center gap-3">
+                  <span className="text-dock-quiet">
+                    expected {rangeWords(reading)} {reading.unit}
+                  </span>
+                  <NumberField
+                    label={reading.quantity}
+                    unit={reading.unit}
+                    className="w-32 text-title"
+                    text={value}
+                    onText={(text) => {
+                      setValue(text)
+                      setSure(false)
+                    }}
+                    onEnter={() => void finish()}
+                  />
+                  <Suspense fallback={null}>
+                    <FromInstrument
+                      asked={reading}
+                      look="dock"
+                      onTake={(figure) => {
+                        setValue(String(figure))
+                        setSure(false)
+                      }}
+                    />
+                  </Suspense>
+                </div>
+              )}
+              {asksWords && !declining && asked === null && (
+                <label className="flex min-w-0 flex-1 flex-wrap items-center gap-3">
+                  <span className="text-dock-quiet">{step.asks?.words}</span>
+                  <input
+                    className="min-w-48 flex-1"
+                    value={wrote}
+                    onChange={(event) => setWrote(event.target.value)}
+                    onKeyDown={(event) => event.key === 'Enter' && void finish()}
+                  />
+                </label>
+              )}
+              {declining && (
+                <label className="flex min-w-0 flex-1 flex-wrap items-center gap-3">
+                  <span className="text-dock-quiet">Why it goes without</span>
+                  <input
+                    className="min-w-48 flex-1"
+                    value={without}
+                    onChange={(event) => setWithout(event.target.value)}
+                    onKeyDown={(event) => event.key === 'Enter' && void finish()}
+                  />
+                </label>
+              )}
+              <Button look="dock" aria-pressed={declining} onClick={() => setDeclining(!declining)}>
+                {declining ? 'Give it after all' : 'Go on without'}
+              </Button>
+              {wrong && (
+                <span role="alert" className="font-semibold text-lamp">
+                  {wrong}
                 </span>
-                <NumberField
-                  label={reading.quantity}
-                  unit={reading.unit}
-                  className="w-32 text-title"
-                  text={value}
-                  onText={(text) => {
-                    setValue(text)
-                    setSure(false)
-                  }}
-                  onEnter={() => void finish()}
-                />
-                <FromInstrument
-                  asked={reading}
-                  look="dock"
-                  onTake={(figure) => {
-                    setValue(String(figure))
-                    setSure(false)
-                  }}
-                />
-              </div>
-            )}
-            {asksWords && !declining && (
-              <label className="flex min-w-0 flex-1 flex-wrap items-center gap-3">
-                <span className="text-dock-quiet">{step.asks?.words}</span>
-                <input
-                  className="min-w-48 flex-1"
-                  value={wrote}
-                  onChange={(event) => setWrote(event.target.value)}
-                  onKeyDown={(event) => event.key === 'Enter' && void finish()}
-                />
-              </label>
-            )}
-            {declining && (
-              <label className="flex min-w-0 flex-1 flex-wrap items-center gap-3">
-                <span className="text-dock-quiet">Why it goes without</span>
-                <input
-                  className="min-w-48 flex-1"
-                  value={without}
-                  onChange={(event) => setWithout(event.target.value)}
-                  onKeyDown={(event) => event.key === 'Enter' && void finish()}
-                />
-              </label>
-            )}
-            <Button look="dock" aria-pressed={declining} onClick={() => setDeclining(!declining)}>
-              {declining ? 'Give it after all' : 'Go on without'}
-            </Button>
-            {wrong && (
-              <span role="alert" className="font-semibold text-lamp">
-                {wrong}
-              </span>
-            )}
-          </div>
-        )}
+              )}
+            </div>
+          )}
       </Dock>
       <Suspense fallback={null}>
+        {(asking || asked !== null) && (
+          <AskSheet
+            item={item}
+            open={asking}
+            onClose={() => setAsking(false)}
+            onDone={() => {
+              setAsking(false)
+              onDone()
+            }}
+          />
+        )}
         <NotLikeThis item={item} station={station} open={deviating} onClose={() => setDeviating(false)} />
       </Suspense>
     </>

@@ -1,0 +1,46 @@
+import type { Station } from '@tidy-badger/core/dossiers'
+import { useState } from 'react'
+import { Button } from '../../ui/Button.tsx'
+import { UpdateCard } from '../../setup/index.ts'
+import { CodesCard, HealthCard, LampCard } from '../../wake/index.ts'
+import { Sheet } from '../../ui/Sheet.tsx'
+
+const cards = {
+  lamp: { title: 'What does the lamp say?', at: ['set-up', 'wake'] },
+  codes: { title: 'Codes, before and after', at: ['make-safe', 'set-up', 'wake', 'prove'] },
+  health: { title: 'Fit for it?', at: ['take-in', 'wake'] },
+  update: { title: 'Update a module', at: ['set-up'] },
+} as const satisfies Record<string, { title: string; at: readonly Station[] }>
+type Card = keyof typeof cards
+
+const names: readonly Card[] = ['lamp', 'codes', 'health', 'update']
+
+/** What is wanted beside the steps of a station, one tap away. */
+export function MoreCards({ station }: { station: Station }) {
+  const [open, setOpen] = useState<Card | null>(null)
+  const [held, setHeld] = useState<Card>('lamp')
+  const here = names.filter((name) => cards[name].at.some((at) => at === station))
+  if (here.length === 0) return null
+  const close = () => setOpen(null)
+  return (
+    <div className="flex flex-wrap gap-2">
+      {here.map((name) => (
+        <Button
+          key={name}
+          onClick={() => {
+            setHeld(name)
+            setOpen(name)
+          }}
+        >
+          {cards[name].title}
+        </Button>
+      ))}
+      <Sheet open={open !== null} onClose={close} title={cards[held].title}>
+        {held === 'lamp' && <LampCard onDone={close} />}
+        {held === 'codes' && <CodesCard />}
+        {held === 'health' && <HealthCard />}
+        {held === 'update' && <UpdateCard onDone={close} />}
+      </Sheet>
+    </div>
+  )
+}

@@ -1,0 +1,1 @@
+export { BossCard } from './components/BossCard.tsx'

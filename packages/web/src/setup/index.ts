@@ -1,0 +1,5 @@
+export { ChoiceCard } from './components/ChoiceCard.tsx'
+export { PedalCard } from './components/PedalCard.tsx'
+export { SettingsSheet } from './components/SettingsSheet.tsx'
+export { ThrottleCard } from './components/ThrottleCard.tsx'
+export { UpdateCard } from './components/UpdateCard.tsx'
