@@ -16,7 +16,7 @@ import {
 import { asId } from '../shared/index.ts'
 import { memberWiring, targetWords, type Connection, type ConnectionTarget, type WiringState } from '../wiring/index.ts'
 import type { RouteState } from '../routing/index.ts'
-import type { SetupState } from '../setup/index.ts'
+import { settingsSheet, type SetupState } from '../setup/index.ts'
 import { purposeOf, sameWound, type VehicleState, type Wound } from './state.ts'
 import { woundsOf } from './wounds.ts'
 
@@ -262,8 +262,12 @@ export function beginsWith(
       })
     for (const [part, { passages }] of own(job.state.routes))
       beginning.routes.push({ part: asId<KitEndId>(part), passages })
-    for (const [setting, { value }] of own(job.state.settings))
-      beginning.settings.push({ setting: asId<SettingId>(setting), value })
+    // What was captured is a value of the unit as well as what was set.
+    for (const row of settingsSheet(job.dossiers, job.state)) {
+      const of = memberOf(kit, row.setting)
+      if (row.set !== null && of?.member.key === member)
+        beginning.settings.push({ setting: joinedId(key, of.id), value: row.set })
+    }
   })
   return beginning
 }

@@ -47,7 +47,7 @@ export const demoJobs: readonly DemoJob[] = [
     reached: 'trim',
     rides: [11, 12],
     lastAccepted: false,
-    more: [{ kind: 'setting', setting: 'map', value: 'A', replaces: null }],
+    more: [],
   },
   {
     id: 'demo-ropeway',
@@ -73,12 +73,7 @@ export const demoJobs: readonly DemoJob[] = [
     reached: 'hand-back',
     rides: [21, 22, 23],
     lastAccepted: true,
-    more: [
-      { kind: 'setting', setting: 'map', value: 'A', replaces: null },
-      { kind: 'setting', setting: 'throttle-shut', value: '0.62', replaces: null },
-      { kind: 'setting', setting: 'throttle-open', value: '4.10', replaces: null },
-      { kind: 'station-done', station: 'hand-back' },
-    ],
+    more: [{ kind: 'station-done', station: 'hand-back' }],
   },
   {
     id: 'demo-col-quad',
@@ -90,7 +85,6 @@ export const demoJobs: readonly DemoJob[] = [
     lastAccepted: true,
     more: [
       { kind: 'answered', question: 'aim', value: 'stumbles above 2,000 m', replaces: null },
-      { kind: 'setting', setting: 'map', value: 'A', replaces: null },
       { kind: 'station-done', station: 'hand-back' },
     ],
   },
@@ -326,7 +320,6 @@ export const demoJobs: readonly DemoJob[] = [
     lastAccepted: false,
     more: [
       { kind: 'answered', question: 'plate', value: 'SB 2016 Q4', replaces: null },
-      { kind: 'setting', setting: 'map', value: 'A', replaces: null },
       { kind: 'station-done', station: 'hand-back' },
     ],
   },
