@@ -56,4 +56,21 @@ for (const [page, { modules, mostKb }] of Object.entries(pages)) {
   if (process.argv.includes('--files'))
     for (const file of files.sort((a, b) => sent(b) - sent(a)).slice(0, 12)) console.log(`    ${sent(file)} ${file}`)
 }
-process.exit(over === 0 ? 0 : 1)
+
+/** Scripts that load each other in a ring: which of them runs first nobody chose, and what it wants may not be there. */
+function rings(): string[] {
+  const found: string[] = []
+  const done = new Set<string>()
+  const walk = (name: string, path: readonly string[]) => {
+    const at = path.indexOf(name)
+    if (at >= 0) found.push([...path.slice(at), name].join(' → '))
+    if (at >= 0 || done.has(name)) return
+    for (const other of manifest[name]?.imports ?? []) walk(other, [...path, name])
+    done.add(name)
+  }
+  Object.keys(manifest).forEach((name) => walk(name, []))
+  return found
+}
+const ring = rings()
+for (const names of ring) console.log(`RING: ${names}`)
+process.exit(over + ring.length === 0 ? 0 : 1)
