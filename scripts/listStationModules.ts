@@ -53,7 +53,9 @@ const stations = [
 const loaded = stations.map((page) => sourcesOf([...room, page]))
 const all = new Set(loaded.flatMap((sources) => [...sources]))
 // What an address leads to is a script of its own; front doors lead to more than the stations want.
-const shared = [...all].filter((source) => !yard.has(source) && !/\/(?:index|pages)\.ts$|\/app\/|\/platform\/keptTexts/.test(source)).sort()
+const shared = [...all]
+  .filter((source) => !yard.has(source) && !/\/(?:index|pages)\.ts$|\/app\/|\/platform\/keptTexts/.test(source))
+  .sort()
 /** Sources that these stations load, and no others. */
 const ofAll = (...wanted: readonly boolean[]) =>
   shared.filter((source) => loaded.every((sources, i) => sources.has(source) === wanted[i]))

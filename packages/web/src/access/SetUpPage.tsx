@@ -2,9 +2,5 @@ import { SettingsSheet } from '../setup/index.ts'
 import { WorkPage } from './WorkPage.tsx'
 
 export function SetUpPage() {
-  return (
-    <WorkPage station="set-up">
-      <SettingsSheet />
-    </WorkPage>
-  )
+  return <WorkPage station="set-up" settings={<SettingsSheet />} />
 }

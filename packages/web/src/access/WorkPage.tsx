@@ -26,16 +26,32 @@ const PlanNotes = later(async () => (await import('./components/PlanNotes.tsx'))
 const DayPanel = later(async () => (await import('./components/DayPanel.tsx')).DayPanel)
 const AlsoPanel = later(async () => (await import('./components/AlsoPanel.tsx')).AlsoPanel)
 
-const pictureNames: Record<WorkPicture, string> = { machine: 'Machine', day: 'Day', also: 'Also' }
+const pictureNames: Record<WorkPicture, string> = {
+  machine: 'Machine',
+  settings: 'Settings',
+  day: 'Day',
+  also: 'Also',
+}
 
 /** Stations at which covers move. */
 const openStations: readonly Station[] = ['make-safe', 'open-up', 'set-up', 'close-up']
 
 /** A station made of work: the one thing to do is large, the machine beside it, the day one tap further. */
-export function WorkPage({ station, children }: { station: Station; children?: ReactNode }) {
+export function WorkPage({
+  station,
+  settings,
+  children,
+}: {
+  station: Station
+  /** A view of its own, one tap further. */
+  settings?: ReactNode
+  children?: ReactNode
+}) {
   const { dossiers, state, stops } = useJob()
   const items = stationWork(dossiers, state, station)
-  const { item: picked, picture } = useWorkSelection()
+  const { item: picked, picture: wished } = useWorkSelection()
+  const names = workPictures.filter((name) => name !== 'settings' || settings !== undefined)
+  const picture = names.includes(wished) ? wished : 'machine'
   const open = items.filter((item) => !item.done)
   const current = items.find((item) => item.id === picked) ?? open[0]
   const gated = gatedStations.includes(station) && stops.length > 0
@@ -48,7 +64,7 @@ export function WorkPage({ station, children }: { station: Station; children?: R
   useKeys({
     ArrowDown: () => move(1),
     ArrowUp: () => move(-1),
-    ...Object.fromEntries(workPictures.map((name, i) => [String(i + 1), () => showWorkPicture(name)])),
+    ...Object.fromEntries(names.map((name, i) => [String(i + 1), () => showWorkPicture(name)])),
   })
   const made = items.length - open.length
   const pickCover = (cover: CoverId) => {
@@ -60,7 +76,7 @@ export function WorkPage({ station, children }: { station: Station; children?: R
       picture={
         <Views
           heading={<StationHeading name={stationNames[station]} done={made} all={items.length} />}
-          names={workPictures.map(
+          names={names.map(
             (name) => [name, name === 'machine' && !withMachine ? 'Steps' : pictureNames[name]] as const,
           )}
           shown={picture}
@@ -87,6 +103,7 @@ export function WorkPage({ station, children }: { station: Station; children?: R
               )}
             </div>
           </Picture>
+          {settings !== undefined && <Picture name="settings">{settings}</Picture>}
           <Picture name="day">
             <DayPanel />
           </Picture>

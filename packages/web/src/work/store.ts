@@ -1,6 +1,6 @@
 import { create } from 'zustand'
 
-export const workPictures = ['machine', 'day', 'also'] as const
+export const workPictures = ['machine', 'settings', 'day', 'also'] as const
 export type WorkPicture = (typeof workPictures)[number]
 
 /** What is selected at a station of work, in list, drawing and day at once. */

@@ -14,14 +14,14 @@ export function SettingsSheet() {
   const { dossiers, state } = useJob()
   const rows = settingsSheet(dossiers, state)
   return (
-    <section className="mt-6 border-t-2 border-line-soft pt-4" aria-label="Settings">
+    <section aria-label="Settings">
       {ownMembers(dossiers.kit).map((member) => {
         const own = rows.filter((row) => row.key === member.key)
         return (
           own.length > 0 && (
             <div key={member.key} className="mb-5">
               <h2 className="mb-2 text-title font-bold">Settings of the {member.kit.module.name}</h2>
-              <ul className="flex flex-col gap-3">
+              <ul className="grid gap-x-6 gap-y-4 lg:grid-cols-2">
                 {own.map((row) => (
                   <Row key={row.setting} row={row} />
                 ))}

@@ -46,7 +46,7 @@ function OfKit({ member, onDone }: { member: KitMember; onDone: () => void }) {
       <h3 className="mb-2 text-body font-bold">Lamp of the {member.kit.module.name}</h3>
       <button
         type="button"
-        className="grid min-h-28 w-full place-items-center rounded-lg border-4 border-ink bg-ground text-title font-bold active:bg-lamp"
+        className="flex min-h-28 w-full flex-col items-center justify-center gap-1 rounded-lg border-4 border-ink bg-ground text-title font-bold active:bg-lamp"
         onPointerDown={note}
         onPointerUp={note}
         onKeyDown={(event) => {
@@ -109,30 +109,27 @@ function OfKit({ member, onDone }: { member: KitMember; onDone: () => void }) {
 }
 
 const widthPx = 120
+/** All signs on one clock, so that a quick one looks quick. */
+const shownMs = 3000
 
-/** Two rounds of a sign, on above and off below. */
+/** Three seconds of a sign, on above and off below. */
 function Rhythm({ lamp: { state, rhythmMs } }: { lamp: KitLamp }) {
   const round = rhythmMs.reduce((sum, time) => sum + time, 0)
-  const two = [...rhythmMs, ...rhythmMs]
-  const starts = two.map((_time, i) => two.slice(0, i).reduce((sum, time) => sum + time, 0))
+  const rounds = state === 'rhythm' && round > 0 ? Math.ceil(shownMs / round) : 0
+  const lit = Array.from({ length: rounds }, (_item, nth) =>
+    rhythmMs.flatMap((time, i) => {
+      if (i % 2 === 1) return []
+      const from = nth * round + rhythmMs.slice(0, i).reduce((sum, before) => sum + before, 0)
+      return from >= shownMs ? [] : [{ from, to: Math.min(shownMs, from + time) }]
+    }),
+  ).flat()
+  const x = (ms: number) => (ms / shownMs) * widthPx
   return (
     <svg width={widthPx} height={24} aria-hidden className="text-ink">
       <line x1={0} x2={widthPx} y1={22} y2={22} stroke="currentColor" strokeWidth={2} />
-      {state === 'steady' && <rect x={0} y={4} width={widthPx} height={18} fill="currentColor" />}
-      {state === 'rhythm' &&
-        round > 0 &&
-        two.map((time, i) =>
-          i % 2 === 0 ? (
-            <rect
-              key={i}
-              x={((starts[i] ?? 0) / (2 * round)) * widthPx}
-              y={4}
-              width={Math.max(2, (time / (2 * round)) * widthPx)}
-              height={18}
-              fill="currentColor"
-            />
-          ) : null,
-        )}
+      {(state === 'steady' ? [{ from: 0, to: shownMs }] : lit).map(({ from, to }) => (
+        <rect key={from} x={x(from)} y={4} width={Math.max(2, x(to) - x(from))} height={18} fill="currentColor" />
+      ))}
     </svg>
   )
 }
