@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test'
 import type { Station } from '@tidy-badger/core/dossiers'
+import { answerAsked } from './support/asked.ts'
 import { expect, expectAccessible, post, saved, soon, test, turnTo } from './support/fixtures.ts'
 import type { RunningApp } from './support/runApp.ts'
 
@@ -38,7 +39,11 @@ async function bySpaceBar(page: Page, station: Station): Promise<void> {
     } else {
       await page.keyboard.press('Space')
       const waits = dock.getByText(/min to wait yet/)
-      await soon(async () => (await counted()) > before || (await waits.isVisible())).toBe(true)
+      const card = page.getByRole('dialog')
+      await soon(async () => (await counted()) > before || (await waits.isVisible()) || (await card.isVisible())).toBe(
+        true,
+      )
+      if (await card.isVisible()) await answerAsked(card)
       if (await waits.isVisible()) {
         await dock.getByRole('button', { name: 'Go on without' }).click()
         await dock.getByRole('textbox').fill('stood overnight, everything cold and asleep')
