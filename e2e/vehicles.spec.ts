@@ -6,7 +6,7 @@ test('two kits in one job: opened together, hooked up by space bar, each loom la
 }) => {
   await page.goto('/new')
   await page.getByRole('radio', { name: /Skua 960 S/ }).check()
-  await page.getByRole('radio', { name: /Quernby Learner/ }).check()
+  await page.getByRole('radio', { name: /Quernby Learner self-learning/ }).check()
   await page.getByRole('checkbox', { name: /Lowlamp Dial/ }).check()
   await page.getByLabel(/called in the yard/).fill('Two kits')
   await expectAccessible(page)
@@ -36,6 +36,7 @@ test('two kits in one job: opened together, hooked up by space bar, each loom la
 test('a machine on file is found, shows its life, and goes back to stock', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'On file' }).click()
+  await expect(page.getByRole('heading', { name: 'Machines on file' })).toBeVisible()
   await page.getByLabel('Look for').fill('lower yard')
   await page.getByRole('link', { name: /Lower yard/ }).click()
   await expect(page.getByRole('heading', { name: 'In it now' })).toBeVisible()

@@ -40,7 +40,7 @@ async function bySpaceBar(page: Page, station: Station): Promise<void> {
       await page.keyboard.press('Space')
       const waits = dock.getByText(/min to wait yet/)
       const card = page.getByRole('dialog')
-      await soon(async () => (await counted()) > before || (await waits.isVisible()) || (await card.isVisible())).toBe(
+      await soon(async () => (await card.isVisible()) || (await waits.isVisible()) || (await counted()) > before).toBe(
         true,
       )
       if (await card.isVisible()) await answerAsked(card)

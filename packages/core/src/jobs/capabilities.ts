@@ -5,7 +5,7 @@ import { findEntries, freshFinds } from '../finds/index.ts'
 import { freshTrim, trimEntries } from '../fuel-trim/index.ts'
 import { freshPhotos, photoEntries } from '../photos/index.ts'
 import { freshRoute, routeEntries, routeRules } from '../routing/index.ts'
-import { freshSensors, pipeWork, sensorEntries, sensorRules } from '../sensors/index.ts'
+import { freshSensors, pipeBars, pipeWork, sensorEntries, sensorRules } from '../sensors/index.ts'
 import { freshSetup, setupBars, setupEntries, setupFindings, setupRules, setupWork } from '../setup/index.ts'
 import { freshWake, wakeEntries, wakeFindings, wakeRules, wakeWork } from '../wake/index.ts'
 import { earlierWork, freshWiring, wiringEntries, wiringFindings, wiringRules } from '../wiring/index.ts'
@@ -55,6 +55,7 @@ export const capabilities = [
     rules: sensorRules,
     findings: bossFindings,
     work: (dossiers, state, station) => (purposeOf(state) === 'fit' ? pipeWork(dossiers, state, station) : []),
+    bars: (_dossiers, state, station) => pipeBars(state, station),
   },
   {
     name: 'setup',

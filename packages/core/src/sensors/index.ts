@@ -15,5 +15,5 @@ export {
 } from './judgeBoss.ts'
 export { sensorRules, type SensorRule } from './rules.ts'
 export { freshSensors, pipeActs, type PipeAct, type SensorState } from './state.ts'
-export { pipeMinutes, pipeWork, sensorFindings, weldsBoss, type PipeTask } from './work.ts'
+export { pipeBars, pipeMinutes, pipeWork, sensorFindings, weldsBoss, type PipeTask } from './work.ts'
 export { sensorWords, sensorWorkWords, type SensorFacts } from './words.ts'

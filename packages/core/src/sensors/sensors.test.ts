@@ -106,7 +106,12 @@ describe('in a job', () => {
   })
 
   test('with the pipe off nobody starts the engine, whatever reason is given', () => {
-    expect(rules({ kind: 'pipe-worked', act: 'off' })).toEqual(['pipe-off never lifted'])
+    const called: EntryBody = { kind: 'station-done', station: 'set-up' }
+    // While the machine is open it is off by plan.
+    expect(rules({ kind: 'pipe-worked', act: 'off' })).toEqual([])
+    expect(rules({ kind: 'pipe-worked', act: 'off' }, called)).toEqual(['pipe-off never lifted'])
+    const early = after({ kind: 'pipe-worked', act: 'off' }, called)
+    expect(stationProgress(dossiers, early).find(({ station }) => station === 'set-up')).toMatchObject({ done: false })
     const now = after({ kind: 'pipe-worked', act: 'off' }, { kind: 'station-done', station: 'wake' })
     expect(stationProgress(dossiers, now).find(({ station }) => station === 'wake')).toMatchObject({ done: false })
     expect(

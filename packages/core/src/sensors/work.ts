@@ -68,7 +68,7 @@ export function pipeWork(dossiers: DossierPair, { pipe, boss }: SensorState, sta
 /** What speaks against the boss as measured, and a pipe that is off. @param leadOf the sensor's lead by the plan of its loom */
 export function sensorFindings(
   dossiers: DossierPair,
-  { boss, pipe }: SensorState,
+  { boss, pipe, stationsDone }: SensorState & { stationsDone: Readonly<Record<string, Done>> },
   leadOf: () => { kitEnd: KitEndId; needM: number; suppliedM: number } | null,
 ): Finding<SensorRule>[] {
   const { findings, say } = collectFindings<SensorFacts, FindingPlace>(sensorRules, sensorWords)
@@ -78,6 +78,15 @@ export function sensorFindings(
     const at = { ...(lead ? { kitEnd: lead.kitEnd } : {}), entry: boss.entry }
     for (const { ok, says, change } of judgeBoss(boss, lead)) if (!ok) say('boss-place', at, { says, change })
   }
-  if (pipe.off && !pipe.on) say('pipe-off', { entry: pipe.off.entry }, { welded: pipe.welded !== undefined })
+  // While the machine is open it is off by plan; once it is called set up it may not be.
+  if (pipe.off && !pipe.on && 'set-up' in stationsDone)
+    say('pipe-off', { entry: pipe.off.entry }, { welded: pipe.welded !== undefined })
   return findings
+}
+
+/** With the pipe off nobody starts the engine, in a sentence. */
+export function pipeBars({ pipe }: SensorState, station: Station): string[] {
+  if (!pipe.off || pipe.on || (station !== 'set-up' && station !== 'wake')) return []
+  const { reason, remedy } = sensorWords['pipe-off']({ welded: pipe.welded !== undefined })
+  return [`${reason} ${remedy}`]
 }
