@@ -344,7 +344,7 @@ test('the year is asked for only where it changes the job, and what it changes i
   await expect(page.getByText(/Rail pair, black tag: .+ instead of capped/)).toBeVisible()
   await expectAccessible(page)
   await page.getByRole('radio', { name: /Gorse 430/ }).check()
-  await page.getByRole('radio', { name: /Lowlamp/ }).check()
+  await page.getByRole('radio', { name: /Lowlamp Dial/ }).check()
   await expect(
     page.getByText('The year of the machine changes nothing for this kit: it is not asked for.'),
   ).toBeVisible()

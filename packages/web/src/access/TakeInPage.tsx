@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { idIn } from '@tidy-badger/core/shared'
 import { earlierWorks } from '@tidy-badger/core/wiring'
 import { answered, type TakeInQuestion, takeInQuestions } from '@tidy-badger/core/jobs'
@@ -75,11 +76,18 @@ const found = z.object({ what: z.enum(earlierWorks), text: words(600), connector
 /** What an earlier fitter left, with a photo of it; it stays on the list until it is dealt with. */
 function EarlierWorkFound() {
   const { job, state, dossiers, write } = useJob()
+  const [plugs, setPlugs] = useState<string[]>([])
   const fields = useFields(found, {
     start: { what: 'bypass', text: '', connector: '' },
     place: `job/${job.id}/found`,
-    onSend: ({ what, text, connector }) => {
+    onSend: async ({ what, text, connector }) => {
       const at = idIn(dossiers.machine.connectors, connector)
+      if (what === 'unknown module') {
+        const sits = dossiers.machine.connectors.flatMap(({ id }) => (id === at || plugs.includes(id) ? [id] : []))
+        if (!(await write({ kind: 'found', what, text, ...(sits.length > 0 ? { plugs: sits } : {}) }))) return false
+        setPlugs([])
+        return true
+      }
       return write({ kind: 'found', what, text, ...(at === undefined ? {} : { about: { connector: at } }) })
     },
   })
@@ -122,6 +130,28 @@ function EarlierWorkFound() {
         />
         <Button type="submit">Add</Button>
       </form>
+      {fields.form.watch('what') === 'unknown module' && (
+        <details className="mt-2" open>
+          <summary className="flex min-h-11 cursor-pointer items-center font-semibold underline underline-offset-4">
+            Every plug it sits in{plugs.length > 0 ? `: ${plugs.length}` : ''}
+          </summary>
+          <ul className="grid gap-x-4 sm:grid-cols-2">
+            {dossiers.machine.connectors.map(({ id, name }) => (
+              <li key={id}>
+                <label className="flex min-h-11 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-5 !min-h-0"
+                    checked={plugs.includes(id)}
+                    onChange={() => setPlugs(plugs.includes(id) ? plugs.filter((plug) => plug !== id) : [...plugs, id])}
+                  />
+                  {name}
+                </label>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
     </section>
   )
 }

@@ -45,6 +45,8 @@ export interface JobView {
   nextKit?: { name: string; go: () => void }
   /** And the one in hand, by its name in the job. */
   kitInHand?: string
+  /** And the job as a whole, with all its kits. */
+  whole?: Pick<JobView, 'dossiers' | 'state' | 'plan'>
 }
 
 /** Replays the open job; null until its dossiers are here. */

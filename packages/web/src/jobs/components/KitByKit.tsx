@@ -64,6 +64,7 @@ function viewOf(view: JobView, member: KitMember, dossiers: JobDossiers): JobVie
     ...view,
     dossiers,
     kitInHand: key,
+    whole: { dossiers: view.dossiers, state: view.state, plan: view.plan },
     state: memberState(view.dossiers, member, view.state),
     plan: memberPlan(view.dossiers.kit, member, view.plan),
     findings: view.findings

@@ -29,6 +29,7 @@ import { MarginCard } from '../../ui/MarginCard.tsx'
 import { useLoom } from '../useLoom.ts'
 import { Practice } from '../../ui/Practice.tsx'
 import { RouteDrawing } from './RouteDrawing.tsx'
+import { SharedSupply } from './SharedSupply.tsx'
 import { SupplyDiagram } from './SupplyDiagram.tsx'
 
 /** What the current comes or goes by. */
@@ -108,6 +109,7 @@ export function PowerPanel() {
         <h3 className="text-title font-bold">What the module gets, as wired</h3>
         <ModuleSupplyTable />
       </section>
+      <SharedSupply />
       <GroundCheck />
       <Splices />
       <div className="grid gap-4 border-t-2 border-line-soft pt-3 md:grid-cols-2">
