@@ -13,3 +13,10 @@ export function askWord(asked: Asked): string {
   if (asked === 'setting') return 'Choose'
   return asked === 'boss' || asked === 'throttle' ? 'Measure' : 'Prove it'
 }
+
+/** What stands over its card: of a proof its name, since the step itself says how in many words. */
+export function askTitle(asked: Asked): string | null {
+  if (asked === 'pedal') return 'Pedal proof'
+  if (asked === 'mute') return 'Proof, channel by channel'
+  return asked === 'connection' ? 'Proof of connection' : null
+}

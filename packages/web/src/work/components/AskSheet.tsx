@@ -5,7 +5,7 @@ import { BossCard } from '../../sensors/index.ts'
 import { ChoiceCard, PedalCard, ThrottleCard } from '../../setup/index.ts'
 import { AuthorityCard } from '../../wake/index.ts'
 import { Sheet } from '../../ui/Sheet.tsx'
-import { askOf, type Asked } from '../askOf.ts'
+import { askOf, askTitle, type Asked } from '../askOf.ts'
 
 /** The card of what an item asks for, over the page. */
 export function AskSheet({
@@ -22,7 +22,7 @@ export function AskSheet({
   const asked = askOf(item)
   if (asked === null) return null
   return (
-    <Sheet open={open} onClose={onClose} title={wordsOf(item)} wide={asked === 'pedal'}>
+    <Sheet open={open} onClose={onClose} title={askTitle(asked) ?? wordsOf(item)} wide={asked === 'pedal'}>
       <Card item={item} asked={asked} onDone={onDone} />
     </Sheet>
   )
