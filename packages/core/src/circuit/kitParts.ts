@@ -215,8 +215,7 @@ function drawStandIn(drawn: Drawn, module: Module, kit: Kit, connections: readon
   const { wiresOf, nets } = machineIndex(drawn.machine)
   const pins = connections.flatMap(({ kitEnd, to }): Pin[] => {
     const end = endOf(kit, kitEnd)
-    if (end?.type !== 'inline-pair' || end.deviceHalf || !('connector' in to) || 'cavity' in to) return []
-    if (!standsIn(end)) return []
+    if (end?.type !== 'inline-pair' || !standsIn(end) || !('connector' in to) || 'cavity' in to) return []
     return (wiresOf.get(to.connector) ?? []).flatMap(({ cavity, wire }) => {
       const net = nets.get(wire.net)
       const pair = pairName(kit.id, end.id)

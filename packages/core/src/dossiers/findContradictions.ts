@@ -148,6 +148,9 @@ export function kitContradictions(kit: Kit): Problem[] {
   )
   const endIds = new Set<KitPlaceId>(kit.ends.map((end) => end.id))
   const sockets = new Set<KitPlaceId>((kit.sockets ?? []).map((socket) => socket.id))
+  const fused = kit.ends.some(
+    (end) => end.type === 'ring' && end.wants.signal === 'supply-always' && end.fuseA !== undefined,
+  )
   ;(kit.sockets ?? []).forEach((socket, i) => {
     if (endIds.has(socket.id))
       say('duplicate-id', `sockets.${i}.id`, `"${socket.id}" is an end already; a socket needs an id of its own.`)
@@ -157,9 +160,6 @@ export function kitContradictions(kit: Kit): Problem[] {
         `sockets.${i}.givesA`,
         'An outlet of the relay says how much other kits may take there, A; no other socket does.',
       )
-    const fused = kit.ends.some(
-      (end) => end.type === 'ring' && end.wants.signal === 'supply-always' && end.fuseA !== undefined,
-    )
     if (socket.style === 'relay outlet' && !fused)
       say(
         'outlet-unfused',

@@ -22,6 +22,8 @@ export {
   joinedId,
   joinKits,
   kitKeys,
+  kitNamed,
+  memberNamed,
   memberOf,
   membersOf,
   ownKit,

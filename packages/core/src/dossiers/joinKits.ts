@@ -63,6 +63,17 @@ export function isPresent(kit: Kit, id: string): boolean {
   return isJoined(kit) && memberOf(kit, id)?.member.present === true
 }
 
+/** How an entry names a kit of its job; one alone is not named. */
+export function kitNamed({ key }: Pick<KitMember, 'key'>): { kit?: KitId } {
+  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the kit's name in the job, which is read as one
+  return key === '' ? {} : { kit: key as KitId }
+}
+
+/** The kit that an entry names so; one alone may be named by its own id. */
+export function memberNamed(kit: Kit, named: string): KitMember | undefined {
+  return membersOf(kit).find(({ key, id }) => key === named || (key === '' && id === named))
+}
+
 /** The kits a kit is made of; one alone has no key. */
 export function membersOf(kit: Kit): KitMember[] {
   return isJoined(kit) ? kit.members : [aloneIs(kit)]

@@ -1,8 +1,8 @@
 import { memberOf, type JoinedKit, type KitEndId, type Machine } from '../dossiers/index.ts'
 import { crossLinks, currentOf, outletOf, type ConnectionTarget, type Match } from '../wiring/index.ts'
 import { ampacityA, fuseOverLoad } from './chooseFuse.ts'
-import { conductorTemperatureC } from './supplyLine.ts'
-import { airAtEnd, netOfMatch, supplyOf } from './supplyOf.ts'
+import { conductorTemperatureC, insulationC } from './supplyLine.ts'
+import { airAtEnd, milli, netOfMatch, supplyOf } from './supplyOf.ts'
 import { atMost, dropLimitsV, type Verdict } from './verdict.ts'
 import { runResistanceOhm } from './wireRun.ts'
 
@@ -20,10 +20,6 @@ export interface SharedFeed {
   coil: { circuit: string; withA: number; withoutA: number } | null
   checks: Verdict[]
 }
-
-/** Insulation of thin-walled vehicle wire, °C. */
-const insulationC = 105
-const milli = (value: number) => Math.round(value * 1000) / 1000
 
 /**
  * What hangs together on one relay, summed and judged: against what the outlet gives, the kit's fuse, its wire, its drop.

@@ -9,8 +9,7 @@ import {
   type Machine,
 } from '../dossiers/index.ts'
 import { currentOf, type ConnectionTarget } from '../wiring/index.ts'
-
-const milli = (value: number) => Math.round(value * 1000) / 1000
+import { milli } from './supplyOf.ts'
 
 /** Signals that leads of several kits are joined to at one cavity. */
 export interface SharedSignal {

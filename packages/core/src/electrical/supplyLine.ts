@@ -32,7 +32,7 @@ const referenceV = 5
 const contactOhm = 0.01
 const fuseOhm = 0.012
 /** Insulation of thin-walled vehicle wire, °C. */
-const insulationC = 105
+export const insulationC = 105
 
 /**
  * How warm a conductor gets, °C: its place, and 50 K at the current its area carries in free air, by the square of the current.

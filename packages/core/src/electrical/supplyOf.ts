@@ -64,8 +64,11 @@ export function supplyOf(kit: Kit): Supply {
 }
 
 function milliamps(amps: readonly number[]): number {
-  return Math.round(amps.reduce((sum, value) => sum + value, 0) * 1000) / 1000
+  return milli(amps.reduce((sum, value) => sum + value, 0))
 }
+
+/** To the thousandth: sums of currents and areas without the dust of binary figures. */
+export const milli = (value: number) => Math.round(value * 1000) / 1000
 
 /** As warm as the air gets where an end is joined by the plan, °C: one figure for its fuse, its drop and its sleeve. */
 export function airAtEnd(

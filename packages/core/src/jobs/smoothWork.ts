@@ -1,6 +1,5 @@
-import { memberOf, type KitId, type Station, type Step } from '../dossiers/index.ts'
+import { kitNamed, memberOf, type Station, type Step } from '../dossiers/index.ts'
 import { pedalLevels, pedalPositions } from '../setup/index.ts'
-import { asId } from '../shared/index.ts'
 import { connectionPlan } from '../wiring/index.ts'
 import { replay } from './jobJournal.ts'
 import type { EntryBody, NewEntry } from './model.ts'
@@ -51,7 +50,7 @@ function readingOf({ id, reading }: Step): EntryBody[] {
 function proofOf({ kit }: JobDossiers, { id, proof }: Step): EntryBody[] {
   const member = memberOf(kit, id)?.member
   if (proof === undefined || !member) return []
-  const named = member.key === '' ? {} : { kit: asId<KitId>(member.key) }
+  const named = kitNamed(member)
   if (proof !== 'pedal')
     return [
       {

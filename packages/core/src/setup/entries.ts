@@ -1,4 +1,5 @@
 import {
+  memberNamed,
   membersOf,
   type DossierPair,
   type Kit,
@@ -65,9 +66,8 @@ export const settingRead = entry({
 
 /** The kit that an entry means, among those that it could be of; the first of them where none is named. */
 function meant(kit: Kit, named: string | undefined, could: (kit: Kit) => boolean): KitMember | null {
-  const members = membersOf(kit)
-  if (named === undefined) return members.find((member) => could(member.kit)) ?? null
-  const found = members.find(({ key, id }) => key === named || (key === '' && id === named))
+  if (named === undefined) return membersOf(kit).find((member) => could(member.kit)) ?? null
+  const found = memberNamed(kit, named)
   return found && could(found.kit) ? found : null
 }
 

@@ -24,7 +24,8 @@ export type SetupScene = SheetState & Pick<WiringState, 'readings'> & { stations
 export function setupFindings(dossiers: DossierPair, state: SetupScene): Finding<SetupRule>[] {
   const { findings, say } = collectFindings<SetupFacts, FindingPlace>(setupRules, setupWords)
   const after = 'set-up' in state.stationsDone
-  for (const row of settingsSheet(dossiers, state)) {
+  const sheet = settingsSheet(dossiers, state)
+  for (const row of sheet) {
     if (row.verdict !== 'wrong' || row.of.role === 'level' || !(after || row.set !== null || row.readBack !== null))
       continue
     const entry = state.readBack[row.setting]?.entry ?? state.settings[row.setting]?.entry
@@ -44,7 +45,7 @@ export function setupFindings(dossiers: DossierPair, state: SetupScene): Finding
       )
   }
   if ('trim' in state.stationsDone)
-    for (const { row, agreed } of levelsLeft(dossiers, state))
+    for (const { row, agreed } of levelsLeft(sheet, state))
       say(
         'level-not-agreed',
         { entry: agreed.entry },
@@ -54,7 +55,7 @@ export function setupFindings(dossiers: DossierPair, state: SetupScene): Finding
       )
   const { tyre } = state
   const error = tyre && tyreError(tyre)
-  const set = settingsSheet(dossiers, state).some(({ of, verdict }) => of.role === 'tyre height' && verdict === 'right')
+  const set = sheet.some(({ of, verdict }) => of.role === 'tyre height' && verdict === 'right')
   if (tyre && error?.ok && Math.abs(error.value.errorPct) > mostSpeedOffPct && !set)
     say('tyre-wrong', { entry: tyre.entry }, { errorPct: error.value.errorPct })
   return findings
@@ -63,8 +64,8 @@ export function setupFindings(dossiers: DossierPair, state: SetupScene): Finding
 /** A speed that is shown may be off so far, %: a satellite reading checks it within as much. */
 const mostSpeedOffPct = 2
 
-function levelsLeft(dossiers: DossierPair, state: SetupScene) {
-  return settingsSheet(dossiers, state).flatMap((row) => {
+function levelsLeft(sheet: readonly SheetRow[], state: SetupScene) {
+  return sheet.flatMap((row) => {
     const agreed = row.of.role === 'level' ? state.agreed[row.key] : undefined
     return agreed && row.inForce !== agreed.level ? [{ row, agreed }] : []
   })
@@ -72,44 +73,43 @@ function levelsLeft(dossiers: DossierPair, state: SetupScene) {
 
 /** Settings and captures that keep a station from being done, in sentences. */
 export function setupBars(dossiers: DossierPair, state: SetupScene, station: Station): string[] {
+  // Asked of every station, and most have none.
+  if (station !== 'set-up' && station !== 'trim' && station !== 'hand-back') return []
   const own = ownMembers(dossiers.kit)
+  const sheet = settingsSheet(dossiers, state)
   switch (station) {
     case 'set-up':
       return [
-        ...settingsSheet(dossiers, state).flatMap((row) =>
+        ...sheet.flatMap((row) =>
           row.of.role === 'cylinders' && row.verdict === 'wrong'
             ? [saySetupWork('bar-cylinders', { kit: row.kit, says: row.says }).words]
             : [],
         ),
         ...own.flatMap((member) => [
-          ...(isController(member.kit) && throttleOpen(dossiers, state, member)
+          ...(isController(member.kit) && throttleOpen(sheet, member)
             ? [saySetupWork('bar-throttle', { kit: member.kit.model }).words]
             : []),
-          ...pedalBars(dossiers, state, member),
+          ...pedalBars(state, member),
         ]),
       ]
     case 'trim':
       return own.flatMap((member) =>
-        throttleOpen(dossiers, state, member)
-          ? [saySetupWork('bar-throttle-later', { kit: member.kit.model }).words]
-          : [],
+        throttleOpen(sheet, member) ? [saySetupWork('bar-throttle-later', { kit: member.kit.model }).words] : [],
       )
     case 'hand-back':
-      return levelsLeft(dossiers, state).map(
+      return levelsLeft(sheet, state).map(
         ({ row, agreed }) =>
           saySetupWork('bar-level', { kit: row.kit, agreed: agreed.level, now: row.inForce ?? 'nothing' }).words,
       )
-    default:
-      return []
   }
 }
 
 /** Whether a kit has a throttle that nobody captured yet. */
-export function throttleOpen(dossiers: DossierPair, state: SheetState, { key }: KitMember): boolean {
-  return settingsSheet(dossiers, state).some((row) => row.key === key && isThrottle(row.of) && row.inForce === null)
+function throttleOpen(sheet: readonly SheetRow[], { key }: KitMember): boolean {
+  return sheet.some((row) => row.key === key && isThrottle(row.of) && row.inForce === null)
 }
 
-function pedalBars(_dossiers: DossierPair, state: SetupScene, member: KitMember): string[] {
+function pedalBars(state: SetupScene, member: KitMember): string[] {
   if (!changesPedal(member.kit)) return []
   const proved = state.pedal[member.key]
   if (proved?.verdict === 'fail') {
@@ -128,5 +128,3 @@ function proofStep({ key, kit }: KitMember): StepId | undefined {
   const step = kit.steps.find(({ proof, reading }) => proof === 'pedal' && reading)
   return step && joinedId<StepId>(key, step.id)
 }
-
-export type { SheetRow }

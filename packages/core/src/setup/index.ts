@@ -1,5 +1,5 @@
 export { setupEntries } from './entries.ts'
-export { setupBars, setupFindings, throttleOpen, type SetupScene } from './findings.ts'
+export { setupBars, setupFindings, type SetupScene } from './findings.ts'
 export { captureExpected, judgeCapture, judgeSweep, readSweepText, type CaptureExpected } from './judgeCapture.ts'
 export { changesPedal, isController, isThrottle, levelChoice, pedalLevels } from './kitNeeds.ts'
 export { pedalPositions, pedalProof, pedalWithinV, type PedalVerdict } from './pedalProof.ts'

@@ -1,11 +1,7 @@
 import { netAt, type DossierPair, type KitMember, type Machine } from '../dossiers/index.ts'
 import { readFigure } from '../shared/index.ts'
-import { expectedReadings, isByWire, type WiringState } from '../wiring/index.ts'
-import { throttleSweep, type SweepAnswer, type SweepSample } from './throttleSweep.ts'
-
-/** A span is so much of what the dossier has, at least; where it has none it is so many volts. */
-const ofSpan = 0.85
-const usualSpanV = 2.5
+import { expectedReadings, isByWire, memberWiring, type WiringState } from '../wiring/index.ts'
+import { leastSpanV, throttleSweep, type SweepSample } from './throttleSweep.ts'
 
 /** What is expected of a throttle that is captured. */
 export interface CaptureExpected {
@@ -18,13 +14,12 @@ export interface CaptureExpected {
 
 /** The throttle a kit listens to, as its dossier has it: by the circuit its lead or pair is joined to, or the machine's only one. */
 export function captureExpected(
-  { machine }: DossierPair,
+  { machine, kit }: DossierPair,
   member: KitMember,
   state: Pick<WiringState, 'connections'>,
 ): CaptureExpected {
-  const joined = state.connections.flatMap(({ kitEnd, to }) => {
-    const own = member.key === '' ? kitEnd : kitEnd.startsWith(`${member.key}:`) ? kitEnd : null
-    if (own === null || !('connector' in to)) return []
+  const own = memberWiring(kit, state.connections).find((item) => item.member.key === member.key)
+  const joined = (own?.connections ?? []).flatMap(({ to }) => {
     const net = 'cavity' in to ? netAt(machine, to.connector, to.cavity) : undefined
     return net?.role === 'throttle-position' ? [net] : []
   })
@@ -33,7 +28,7 @@ export function captureExpected(
   return {
     kind: isByWire(machine) ? 'by-wire' : 'cable',
     spanV,
-    leastV: round(spanV === null ? usualSpanV : spanV * ofSpan),
+    leastV: round(leastSpanV(spanV ?? undefined)),
   }
 }
 
@@ -83,5 +78,3 @@ export function readSweepText(text: string): SweepSample[] {
 export function judgeSweep(text: string, { kind, spanV }: CaptureExpected): ReturnType<typeof throttleSweep> {
   return throttleSweep({ kind, samples: readSweepText(text), ...(spanV === null ? {} : { spanV }) })
 }
-
-export type { SweepAnswer }

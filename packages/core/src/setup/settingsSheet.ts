@@ -1,9 +1,8 @@
 import {
-  cavityKey,
   inSentence,
   joinedId,
-  machineIndex,
   membersOf,
+  netAt,
   type DossierPair,
   type Kit,
   type KitMember,
@@ -220,12 +219,11 @@ function pulses({ state, id }: Context): Rule {
 
 /** The circuit that a cut lead of the kit takes says what its sensor gives. */
 function sensorKind({ machine, kit, member, state, setting }: Context): Rule {
-  const { wireInCavity, nets } = machineIndex(machine)
   const cut = new Set(member.kit.ends.flatMap((end) => (end.type === 'flying-lead' && end.cut ? [end.id] : [])))
   const own = memberWiring(kit, state.connections).find((item) => item.member.key === member.key)
   const at = own?.connections.find(({ kitEnd, to }) => cut.has(kitEnd) && 'cavity' in to)?.to
-  const wire = at && 'cavity' in at ? wireInCavity.get(cavityKey(at.connector, at.cavity)) : undefined
-  const net = wire ? nets.get(wire.net) : machine.nets.find(({ role }) => role === 'airflow')
+  const joined = at && 'cavity' in at ? netAt(machine, at.connector, at.cavity) : undefined
+  const net = joined ?? machine.nets.find(({ role }) => role === 'airflow')
   if (!net) return { ...free, open: 'Join its signal first: the circuit says what kind it is.' }
   const isFrequency = net.signal === 'frequency'
   const wanted = (setting.choices ?? []).find((choice) => (isFrequency ? /freq|hertz/i : /volt/i).test(choice))
@@ -234,7 +232,7 @@ function sensorKind({ machine, kit, member, state, setting }: Context): Rule {
     : {
         wanted: { oneOf: [wanted] },
         why: `${net.name} is ${isFrequency ? 'a frequency' : 'a voltage'} on this machine.`,
-        hangsOn: [wire ? 'the wire it is joined to' : 'the machine’s airflow circuit'],
+        hangsOn: [joined ? 'the wire it is joined to' : 'the machine’s airflow circuit'],
       }
 }
 

@@ -83,7 +83,7 @@ export function throttleSweep({ kind, relation, spanV: wanted, samples }: SweepA
     noiseV,
   )
   const trackSpreadPct = spreadOf(sweep, relation)
-  const least = wanted === undefined ? usualSpanV : ofSpan * wanted
+  const least = leastSpanV(wanted)
   const reasons = [
     ...(spanV + 1e-9 < least
       ? [`It goes through ${spanV.toFixed(2)} V; at least ${least.toFixed(2)} V are wanted.`]
@@ -101,6 +101,9 @@ export function throttleSweep({ kind, relation, spanV: wanted, samples }: SweepA
     reasons,
   })
 }
+
+/** The least a throttle has to go through: a share of what the dossier has, or so many volts where it has nothing. */
+export const leastSpanV = (spanV: number | undefined) => (spanV === undefined ? usualSpanV : ofSpan * spanV)
 
 /** The mean of what lies within half of the smoothing time on either side. */
 function smoothed(samples: readonly SweepSample[]): SweepSample[] {

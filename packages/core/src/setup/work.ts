@@ -1,4 +1,5 @@
 import {
+  kitNamed,
   joinedId,
   ownMembers,
   type DossierPair,
@@ -9,7 +10,7 @@ import {
   type Station,
 } from '../dossiers/index.ts'
 import type { Done } from '../journal/index.ts'
-import { asId, type Spoken } from '../shared/index.ts'
+import type { Spoken } from '../shared/index.ts'
 import { isThrottle } from './kitNeeds.ts'
 import { settingsSheet, wantedWords, type SheetRow, type SheetState } from './settingsSheet.ts'
 import { saySetupWork } from './words.ts'
@@ -48,7 +49,7 @@ function captureTask(member: KitMember, rows: readonly SheetRow[], state: SheetS
   const done = (state.captured[member.key] ?? []).find(({ track, verdict }) => track === 1 && verdict === 'pass')
   const typed = throttle.map((row) => state.settings[row.setting]).find((set) => set !== undefined)
   const made = done ?? (throttle.every((row) => row.inForce !== null) ? typed : undefined)
-  const kit = member.key === '' ? {} : { kit: asId<KitId>(member.key) }
+  const kit = kitNamed(member)
   return [
     {
       id: joinedId(member.key, 'capture'),

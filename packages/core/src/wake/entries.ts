@@ -1,4 +1,13 @@
-import { joinedId, membersOf, memberOf, type DossierPair, type Kit, type Station } from '../dossiers/index.ts'
+import {
+  joinedId,
+  memberNamed,
+  membersOf,
+  memberOf,
+  ownMembers,
+  type DossierPair,
+  type Kit,
+  type Station,
+} from '../dossiers/index.ts'
 import { defineEntry, doneBy, known } from '../journal/index.ts'
 import type { Problem } from '../shared/index.ts'
 import { notOurs } from './codes.ts'
@@ -9,9 +18,8 @@ const entry = defineEntry<DossierPair, WakeState, Station, typeof wakeForms>()
 
 /** The kit that is meant: the first of the job's own where none is named. */
 function keyOf(kit: Kit, named: string | undefined): string | null {
-  const members = membersOf(kit)
-  if (named === undefined) return (members.find(({ present }) => !present) ?? members[0])?.key ?? null
-  return members.find(({ key, id }) => key === named || (key === '' && id === named))?.key ?? null
+  const member = named === undefined ? (ownMembers(kit)[0] ?? membersOf(kit)[0]) : memberNamed(kit, named)
+  return member?.key ?? null
 }
 
 const kitRefs = ({ kit }: DossierPair, { kit: named }: { kit?: string }): Problem[] =>

@@ -1,4 +1,5 @@
 import {
+  kitNamed,
   membersOf,
   ownMembers,
   type DossierPair,
@@ -10,7 +11,7 @@ import {
 } from '../dossiers/index.ts'
 import { collectFindings } from '../findings/index.ts'
 import type { Done } from '../journal/index.ts'
-import { asId, type Spoken } from '../shared/index.ts'
+import type { Spoken } from '../shared/index.ts'
 import type { Finding, FindingPlace } from '../wiring/index.ts'
 import { codeLedger } from './codes.ts'
 import { wakeRules, type WakeRule } from './rules.ts'
@@ -90,7 +91,7 @@ function proofTask({ key, kit }: KitMember, state: WakeState): WakeTask {
       {
         ...{ kind: 'authority-tested', how: 'connection', verdict: 'pass' },
         reason: 'Its value and the independent one agree and move together.',
-        ...(key === '' ? {} : { kit: asId<KitId>(key) }),
+        ...kitNamed({ key }),
       },
     ],
   }

@@ -4,6 +4,7 @@ import {
   joinedId,
   machineIndex,
   memberOf,
+  netAt,
   rowClash,
   type ConnectorId,
   type InlinePair,
@@ -315,7 +316,6 @@ function stackFindings(machine: Machine, wiring: readonly MemberWiring[], say: S
 
 /** One signal is changed by one kit. */
 function changeFindings(machine: Machine, wiring: readonly MemberWiring[], say: Say): void {
-  const index = machineIndex(machine)
   const changedBy = new Map<Net, { member: KitMember; end: InlinePair }>()
   for (const { member, connections } of wiring)
     for (const end of member.kit.ends) {
@@ -323,8 +323,7 @@ function changeFindings(machine: Machine, wiring: readonly MemberWiring[], say: 
       const plug = connections.find(({ kitEnd, to }) => kitEnd === end.id && 'connector' in to && !('cavity' in to))?.to
       if (!plug || !('connector' in plug)) continue
       for (const { cavity, does } of end.lines) {
-        const wire = index.wireInCavity.get(cavityKey(plug.connector, cavity))
-        const net = wire && index.nets.get(wire.net)
+        const net = netAt(machine, plug.connector, cavity)
         // Supplies and grounds are switched, not changed.
         if (does !== 'interrupt' || !net || /supply|ground|reference/.test(net.signal)) continue
         const before = changedBy.get(net)

@@ -1,5 +1,6 @@
 import { bossFrom, bossPoints, judgeBoss, leastOnWheelsDeg, type BossMeasured } from '@tidy-badger/core/sensors'
 import { sensorLead } from '@tidy-badger/core/jobs'
+import { readFigure } from '@tidy-badger/core/shared'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { ChoiceField, FigureField, asWords } from '../../ui/form/Fields.tsx'
@@ -17,29 +18,24 @@ const boss = z.object({
   tight: z.enum(['yes', 'no']),
 })
 
+/** The boss as its fields have it. */
+function measured({ tight, tailMm, ...rest }: ReturnType<typeof boss.parse>): BossMeasured {
+  const tail = readFigure(tailMm, 'mm')
+  return { ...rest, tight: tight === 'yes', ...(tail !== null && tail > 0 ? { tailMm: tail } : {}) }
+}
+
 /** Where the boss is to go, as measured, judged while it is typed. */
 export function BossCard({ onDone }: { onDone: () => void }) {
   const { job, state, dossiers, write } = useJob()
   const fields = useFields(boss, {
     start: { from: 'port', behindMm: '', tailMm: '', aboveDeg: '', points: 'right', standDeg: '', tight: 'yes' },
     place: `job/${job.id}/boss`,
-    onSend: async ({ tight, tailMm, ...rest }) => {
-      const tail = Number(tailMm.replace(',', '.'))
-      const measured: BossMeasured = { ...rest, tight: tight === 'yes', ...(tail > 0 ? { tailMm: tail } : {}) }
-      if (await write({ kind: 'boss-measured', ...measured })) onDone()
+    onSend: async (values) => {
+      if (await write({ kind: 'boss-measured', ...measured(values) })) onDone()
     },
   })
   const typed = boss.safeParse(fields.form.watch())
-  const checks = typed.success
-    ? judgeBoss(
-        {
-          ...typed.data,
-          tight: typed.data.tight === 'yes',
-          ...(Number(typed.data.tailMm) > 0 ? { tailMm: Number(typed.data.tailMm) } : { tailMm: undefined }),
-        },
-        sensorLead(dossiers, state),
-      )
-    : []
+  const checks = typed.success ? judgeBoss(measured(typed.data), sensorLead(dossiers, state)) : []
   return (
     <form className="flex flex-col gap-4" onSubmit={fields.submit}>
       <p className="text-quiet">

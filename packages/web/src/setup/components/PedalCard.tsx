@@ -1,4 +1,4 @@
-import { joinedId, membersOf, type KitId, type StepId } from '@tidy-badger/core/dossiers'
+import { kitNamed, joinedId, membersOf, type StepId } from '@tidy-badger/core/dossiers'
 import {
   changesPedal,
   pedalLevels,
@@ -8,7 +8,7 @@ import {
   type PedalPoint,
 } from '@tidy-badger/core/setup'
 import type { EntryBody } from '@tidy-badger/core/jobs'
-import { asId, readFigure } from '@tidy-badger/core/shared'
+import { readFigure } from '@tidy-badger/core/shared'
 import { useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -40,7 +40,7 @@ export function PedalCard({ step, onDone }: { step?: StepId; onDone: () => void 
   const full = points.length === levels.length * pedalPositions.length
   const reading = member.kit.steps.find((item) => step !== undefined && joinedId(member.key, item.id) === step)?.reading
   const send = async () => {
-    const named = member.key === '' ? {} : { kit: asId<KitId>(member.key) }
+    const named = kitNamed(member)
     const more: EntryBody[] =
       step && reading
         ? [

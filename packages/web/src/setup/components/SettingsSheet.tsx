@@ -1,6 +1,5 @@
-import { ownMembers, type KitId, type KitMember } from '@tidy-badger/core/dossiers'
+import { kitNamed, ownMembers, type KitMember } from '@tidy-badger/core/dossiers'
 import { settingsSheet, type SheetRow } from '@tidy-badger/core/setup'
-import { asId } from '@tidy-badger/core/shared'
 import { Check, Circle, TriangleAlert } from 'lucide-react'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -101,7 +100,7 @@ function Agreed({ member }: { member: KitMember }) {
     start: { level: choices[0] ?? '', use: '', with: '' },
     place: `job/${job.id}/agreed/${member.key}`,
     onSend: async ({ level, use, with: owner }) => {
-      const named = member.key === '' ? {} : { kit: asId<KitId>(member.key) }
+      const named = kitNamed(member)
       return write({ kind: 'level-agreed', level, use, with: owner, ...named })
     },
   })

@@ -1,6 +1,6 @@
-import { membersOf, type KitId } from '@tidy-badger/core/dossiers'
+import { kitNamed, membersOf } from '@tidy-badger/core/dossiers'
 import { captureExpected, isThrottle, judgeCapture, judgeSweep } from '@tidy-badger/core/setup'
-import { asId, readFigure } from '@tidy-badger/core/shared'
+import { readFigure } from '@tidy-badger/core/shared'
 import { useState } from 'react'
 import { FromInstrument } from '../../instruments/index.ts'
 import { useJob } from '../../jobs/index.ts'
@@ -25,7 +25,7 @@ export function ThrottleCard({ kit, onDone }: { kit: string; onDone: () => void 
   const result = swept ?? typed
   const send = async () => {
     if (!result) return
-    const named = member.key === '' ? {} : { kit: asId<KitId>(member.key) }
+    const named = kitNamed(member)
     const { shutV: shut, openV: open, verdict } = result
     if (await write({ kind: 'throttle-captured', track: 1, shutV: shut, openV: open, verdict, ...named })) onDone()
   }

@@ -1,6 +1,6 @@
-import { memberOf, ownMembers, type KitId, type KitMember, type StepId } from '@tidy-badger/core/dossiers'
+import { kitNamed, memberOf, ownMembers, type KitMember, type StepId } from '@tidy-badger/core/dossiers'
 import type { EntryBody } from '@tidy-badger/core/jobs'
-import { asId, readFigure } from '@tidy-badger/core/shared'
+import { readFigure } from '@tidy-badger/core/shared'
 import { fuelChannels, hasAuthority, judgeAuthority, proofOf, type AuthorityAsked } from '@tidy-badger/core/wake'
 import { useState } from 'react'
 import { FromInstrument } from '../../instruments/index.ts'
@@ -57,7 +57,7 @@ function useProof({ member, step, onDone }: CardProps) {
     const judged = judgeAuthority(asked)
     if (!judged.ok) return false
     const { verdict, reason } = judged.value
-    const named = member.key === '' ? {} : { kit: asId<KitId>(member.key) }
+    const named = kitNamed(member)
     const more: EntryBody[] =
       step && verdict === 'pass' ? [{ kind: 'step-done', step, wrote: `${verdictWords[verdict]}: ${reason}` }] : []
     const sent = await write({ kind: 'authority-tested', how: asked.kind, verdict, reason, ...named }, ...more)

@@ -1,5 +1,4 @@
-import { ownMembers, type KitId, type KitLamp, type KitMember } from '@tidy-badger/core/dossiers'
-import { asId } from '@tidy-badger/core/shared'
+import { kitNamed, ownMembers, type KitLamp, type KitMember } from '@tidy-badger/core/dossiers'
 import { readLamp, type LampAnswer } from '@tidy-badger/core/wake'
 import { useRef, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
@@ -37,7 +36,7 @@ function OfKit({ member, onDone }: { member: KitMember; onDone: () => void }) {
     setEdges((before) => (at > (before.at(-1) ?? -1) ? [...before, at] : before))
   }
   const keep = async (pattern: KitLamp['id'] | null, means: string) => {
-    const named = member.key === '' ? {} : { kit: asId<KitId>(member.key) }
+    const named = kitNamed(member)
     if (await write({ kind: 'lamp-seen', pattern, means, ...named })) onDone()
   }
   const known = lamps.find(({ id }) => id === answer?.pattern)
