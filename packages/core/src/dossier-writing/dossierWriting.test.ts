@@ -207,6 +207,13 @@ describe('typing', () => {
     expect(part.ok || part.problems).toEqual([
       expect.objectContaining({ path: 'count', message: expect.stringMatching(/^Count is too small/) as unknown }),
     ])
+    const follows = withKitRow(kit, 'settings', 0, { follows: 'learner target' })
+    expect(follows.ok || follows.problems[0].message).toMatch(/^"learner target" is no setting of a kit/)
+    const follower = withKitRow(kit, 'settings', 0, { follows: ' learner: target;dial:scale;' })
+    expect(follower.ok && follower.value.settings[0]?.follows).toEqual([
+      { kit: 'learner', setting: 'target' },
+      { kit: 'dial', setting: 'scale' },
+    ])
     const step = withKitRow(kit, 'steps', 0, { wait: '20' })
     expect(step.ok || step.problems.map(({ path }) => path)).toEqual(['waitWhy'])
   })

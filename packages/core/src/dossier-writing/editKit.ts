@@ -26,6 +26,7 @@ export const kitLists = [
   'naming',
   'lamps',
   'levels',
+  'units',
   'figures',
   'steps',
 ] as const
@@ -45,6 +46,7 @@ const listFields = {
   sockets: forms.socketFields,
   lamps: forms.lampFields,
   levels: forms.levelFields,
+  units: forms.unitFields,
   figures: forms.figureFields,
 }
 
@@ -58,6 +60,7 @@ export const kitListBegins: Record<KitList, object> = {
   figures: { unit: '', answers: [] },
   lamps: { colour: 'green', state: 'steady', rhythmMs: [] },
   levels: { gate: { coolantC: 65, rpm: 1400, load: 0.3 } } satisfies Partial<KitLevel>,
+  units: {},
   steps: { station: 'lay-loom' },
 }
 

@@ -5,7 +5,10 @@ import { sameValue } from '../shared/index.ts'
 export function editedAs(machine: Machine, variant: VariantId | null): Machine {
   if (variant === null) return machine
   const composed = composeVariant(machine, variant)
-  return composed.ok ? composed.value : machine
+  if (!composed.ok) return machine
+  // What it was composed as is no part of what is written.
+  const { asVariant: _composed, ...written } = composed.value
+  return written
 }
 
 /**

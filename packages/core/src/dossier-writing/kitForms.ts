@@ -75,6 +75,7 @@ export const settingFields: readonly TypedField[] = [
   typed('unit', 'Unit', cells.text, { emptyIs: '' }),
   typed('shipped', 'Ships on', cells.text, { hint: 'stock' }),
   typed('role', 'Is for', cells.text, { options: ['', ...settingRoles] }),
+  typed('follows', 'Agrees with, of other kits', own.ofOtherKits('setting'), { hint: 'kit: setting' }),
   typed('captured', 'Captured', cells.flag, yes),
   typed('why', 'Why it matters', cells.text, { hint: 'the unit ships on stock, and people forget' }),
 ]
@@ -108,6 +109,13 @@ export const lampFields: readonly TypedField[] = [
   typed('rhythm', 'On, off, on, off, ms', own.figures, { at: 'rhythmMs', hint: '200 800', emptyIs: [] }),
   typed('means', 'Means', cells.text, { hint: 'no engine speed is seen' }),
   typed('next', 'Then', cells.text, { hint: 'look at the crank pair' }),
+  typed('right', 'In order with', cells.wordList, { at: 'rightAt', hint: 'key on; running' }),
+]
+
+export const unitFields: readonly TypedField[] = [
+  typed('part', 'Number on the unit', cells.text, { hint: 'CR-34-2' }),
+  typed('machine', 'Made for', cells.text, { hint: 'id of the machine' }),
+  typed('variant', 'Its variant', cells.text, { hint: 'all of them' }),
 ]
 
 export const levelFields: readonly TypedField[] = [
@@ -212,7 +220,10 @@ export function endFields(kit: Kit, end: KitEnd): readonly TypedField[] {
         typed('fuse', 'Fuse in it', own.figure('A'), { at: 'fuseA', unit: 'A' }),
       ]
     case 'port':
-      return [typed('closedBy', 'Closed by a', cells.text, { options: ['terminator', 'cap'] })]
+      return [
+        typed('closedBy', 'Closed by a', cells.text, { options: ['terminator', 'cap'] }),
+        typed('meets', 'Ports of other kits it is mated to', own.ofOtherKits('end'), { hint: 'kit: end; kit: end' }),
+      ]
     case 'vent':
       return [typed('why', 'Why it stays open', cells.text)]
     case 'plug':

@@ -106,6 +106,26 @@ export const table = cell<number[][]>(
   },
 )
 
+const idWord = /^[a-z0-9]+(-[a-z0-9]+)*$/
+
+/** Things of other kits by their ids, `learner-kit: bus-in`, separated by semicolons. @param of what they are: an end, a setting */
+export function ofOtherKits(of: 'end' | 'setting'): Cell {
+  return cell<{ kit: string; end?: string; setting?: string }[]>(
+    (value) => value.map((one) => `${one.kit}: ${one[of] ?? ''}`).join('; '),
+    (text) => {
+      const made: object[] = []
+      for (const word of text.split(';').map((one) => one.trim())) {
+        if (word === '') continue
+        const [kit = '', id = '', ...more] = word.split(':').map((one) => one.trim())
+        if (![kit, id].every((one) => idWord.test(one)) || more.length > 0)
+          return { says: `"${word}" is no ${of} of a kit. Write the kit and its ${of} by their ids: kit: ${of}.` }
+        made.push({ kit, [of]: id })
+      }
+      return { value: made }
+    },
+  )
+}
+
 /** How things of a kit are called, for cells that name them. */
 interface Names {
   nameOf: (id: string) => string

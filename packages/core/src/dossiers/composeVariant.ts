@@ -33,6 +33,7 @@ function compose(machine: Machine, variantId: string): Outcome<Machine> {
       })
   return success({
     ...machine,
+    asVariant: variant.id,
     connectors: merged(machine.connectors, variant.connectors, removedFrom('connectors')),
     nets: merged(machine.nets, variant.nets, removedFrom('nets')),
     wires: merged(machine.wires, variant.wires, removedFrom('wires')),

@@ -10,6 +10,7 @@ import type {
   SettingId,
   SocketId,
   StudId,
+  VariantId,
 } from './ids.ts'
 import type { PlaceUse } from './accessModel.ts'
 import type { Cavity, Known, Shell, Step, WireColour } from './model.ts'
@@ -228,7 +229,19 @@ export interface KitLamp {
   means: string
   /** What to do then. */
   next: string
+  /** When it is what is seen where all is in order, on stock. */
+  rightAt?: LampMoment[]
 }
+
+/** A unit by the number that stands on it, with the machine it is made for; without a variant for each of them. */
+export interface KitUnit {
+  part: string
+  machine: MachineId
+  variant?: VariantId
+}
+
+export const lampMoments = ['key on', 'running'] as const
+export type LampMoment = (typeof lampMoments)[number]
 
 /** One step above stock, which is 0 and not in the list: what it adds, and when the module lets it in. */
 export interface KitLevel {
@@ -297,6 +310,8 @@ export interface Kit {
   trim?: KitTrim
   /** What its lamps say; without them a rhythm tells nothing. */
   lamps?: KitLamp[]
+  /** Part numbers of its unit, by the machine they are made for. */
+  units?: KitUnit[]
   /** Steps of level above stock, from 1 up. */
   levels?: KitLevel[]
   /** How its log's columns and live lines are named. */

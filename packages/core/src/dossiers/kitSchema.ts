@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { ShapeOf } from '../shared/index.ts'
 import {
+  lampMoments,
   lampStates,
   pairStands,
   settingRoles,
@@ -13,6 +14,7 @@ import {
   type KitPart,
   type KitSetting,
   type KitTrim,
+  type KitUnit,
   type NamingRule,
   type PairHalf,
   type PairLine,
@@ -217,9 +219,16 @@ export const kitSchema = z.strictObject({
         rhythmMs: z.array(z.number().positive().max(60_000)).max(40),
         means: words,
         next: words,
+        rightAt: z.array(z.enum(lampMoments)).min(1).max(2).optional(),
       } satisfies ShapeOf<KitLamp>),
     )
     .max(40)
+    .optional(),
+  units: z
+    .array(
+      z.strictObject({ part: words, machine: ids.machine, variant: ids.variant.optional() } satisfies ShapeOf<KitUnit>),
+    )
+    .max(60)
     .optional(),
   levels: z
     .array(

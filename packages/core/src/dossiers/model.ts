@@ -169,7 +169,7 @@ export const stations = [
 export type Station = (typeof stations)[number]
 
 /** What a step proves: that a module has a hand on the engine, or that a pedal is safe. */
-export const stepProofs = ['connection', 'mute', 'pedal'] as const
+export const stepProofs = ['connection', 'mute', 'pedal', 'selector'] as const
 
 export const stepMarks = ['route', 'mount', 'ties'] as const
 
@@ -281,6 +281,8 @@ export interface Machine {
   /** Photos of it, with what is where on them. */
   photos?: DossierPhoto[]
   variants: Variant[]
+  /** The variant it was composed as; no part of a document. */
+  asVariant?: VariantId
 }
 
 export const variantLists = [

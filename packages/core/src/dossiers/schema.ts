@@ -171,4 +171,4 @@ export const machineSchema = z.strictObject({
   known,
   photos,
   variants: z.array(variant),
-} satisfies ShapeOf<Machine>)
+} satisfies ShapeOf<Omit<Machine, 'asVariant'>>)

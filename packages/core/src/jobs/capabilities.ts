@@ -11,6 +11,7 @@ import { freshWake, wakeEntries, wakeFindings, wakeRules, wakeWork } from '../wa
 import { earlierWork, freshWiring, wiringEntries, wiringFindings, wiringRules } from '../wiring/index.ts'
 import { freshVehicle, purposeOf, stockFindings, stockRules, vehicleEntries } from '../vehicles/index.ts'
 import { bossFindings } from './bossFindings.ts'
+import { leakWork } from './intakeLeaks.ts'
 import type { Capability } from './capability.ts'
 import { workEntries } from './entries.ts'
 import { cardReadingFindings, stepReadingFindings } from './readingFindings.ts'
@@ -73,7 +74,8 @@ export const capabilities = [
     rules: wakeRules,
     findings: (dossiers, state) =>
       wakeFindings(dossiers, state).filter(({ rule }) => rule !== 'not-proved' || purposeOf(state) === 'fit'),
-    work: (dossiers, state, station) => (purposeOf(state) === 'fit' ? wakeWork(dossiers, state, station) : []),
+    work: (dossiers, state, station) =>
+      purposeOf(state) === 'fit' ? [...wakeWork(dossiers, state, station), ...leakWork(dossiers, state, station)] : [],
   },
   { name: 'check-kit', entries: checkKitEntries, fresh: freshCheckKit },
   { name: 'finds', entries: findEntries, fresh: freshFinds },

@@ -13,7 +13,7 @@ export interface FindingScene {
 }
 
 /** What a work item may ask for, each with a card of its own on the screen. */
-export type WorkAsk = 'boss' | 'setting' | 'throttle' | 'authority'
+export type WorkAsk = 'boss' | 'setting' | 'throttle' | 'authority' | 'level' | 'leak'
 
 /** One thing to do at a station that a capability puts there. */
 export interface OwnWork<Body extends { kind: string } = { kind: string }> extends Spoken {

@@ -9,6 +9,13 @@ import { openAsks, openWait, reasonAsked, reasonIsGiven, stepAsks } from './step
 
 type Gate = (dossiers: JobDossiers, state: JobState, entry: NewEntry) => Refusal[]
 
+/** Whether an entry says that the engine was started at wake, and well: what must come before it came before it. */
+function startsEngine(dossiers: JobDossiers, entry: NewEntry): boolean {
+  if (entry.kind === 'started') return entry.verdict === 'pass'
+  const step = entry.kind === 'step-done' ? stepOf(dossiers, entry.step) : undefined
+  return step?.station === 'wake' && step.engine === 'runs'
+}
+
 /** What bars entries by what several capabilities know together: stops, what a step asks for, waits, the tray. */
 export function jobGates(list: readonly Capability[]): Gate[] {
   return [
@@ -37,6 +44,11 @@ export function jobGates(list: readonly Capability[]): Gate[] {
       if ((entry.kind !== 'step-done' && entry.kind !== 'cover-off') || reasonIsGiven(entry.without)) return []
       const wait = openWait(dossiers, state, entry)
       return wait === null ? [] : [{ code: 'wait-open', message: `${wait} Wait, or say why not.` }]
+    },
+    (dossiers, state, entry) => {
+      if (!startsEngine(dossiers, entry)) return []
+      const [bar] = list.flatMap(({ bars }) => bars?.(dossiers, state, 'set-up') ?? [])
+      return bar === undefined ? [] : [{ code: 'not-set-up', message: bar }]
     },
     (dossiers, state, entry) => {
       if (entry.kind !== 'stop-lifted') return []

@@ -139,6 +139,10 @@ const drawn: Drawn = {
     setting: fc.constant('pulses'),
   },
   'tyre-measured': { standardHeightM: choose([0.6, 0.7]), fittedHeightM: choose([0.6, 0.7]) },
+  'speed-checked': { socketKmh: choose([80, 84]), satelliteKmh: choose([80, 100]) },
+  'level-seen': { where: choose(['module', 'dash', 'link']), level: choose([0, 1]) },
+  'selector-proved': { clicks: fc.constant([{ position: 0, shown: 0 }]) },
+  'unit-identified': { part: word, serial: word, pairs: fc.boolean() },
   updated: { what: word, before: word, after: word, supplyV: choose([12.6, 13.5]) },
   'authority-tested': {
     how: choose(['connection', 'mute']),
@@ -168,6 +172,7 @@ const drawn: Drawn = {
     settings: fc.constant([]),
   },
   'puncture-sealed': { connector: choose(['injector', 'coil']), cavity: fc.constant(1), how: word },
+  'meter-read': { value: fc.nat({ max: 99_999 }), unit: choose(['km', 'mi', 'h']) },
   'cut-joined': { connector: choose(['injector', 'coil']), cavity: fc.constant(1), how: word },
   'kit-added': { kit: choose(refs), invalidates: fc.constant([]) },
   'kit-dropped': { kit: choose(['quernby-p1', 'lowlamp-dial']), invalidates: fc.constant([]) },
@@ -198,7 +203,7 @@ const drawn: Drawn = {
 }
 
 /** Kinds that the quad's kit has nothing for: it has no levels and changes no pedal. */
-export const foreignKinds = ['level-agreed', 'pedal-proved']
+export const foreignKinds = ['level-agreed', 'pedal-proved', 'level-seen', 'selector-proved']
 
 /** Every kind that is drawn. */
 export const drawnKinds = Object.keys(drawn).filter((kind) => !foreignKinds.includes(kind))

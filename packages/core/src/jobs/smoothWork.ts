@@ -1,11 +1,11 @@
 import { kitNamed, memberOf, type Station, type Step } from '../dossiers/index.ts'
-import { pedalLevels, pedalPositions } from '../setup/index.ts'
+import { leastKnobRoomMm, pedalLevels, pedalPositions, selectorClicks } from '../setup/index.ts'
 import { connectionPlan } from '../wiring/index.ts'
 import { replay } from './jobJournal.ts'
 import type { EntryBody, NewEntry } from './model.ts'
 import { planTicks } from './planTicks.ts'
 import type { JobDossiers } from './state.ts'
-import { entriesOfWork, stationWork } from './workItems.ts'
+import { entriesOfWork, isStart, stationWork } from './workItems.ts'
 
 /**
  * What a fitter writes down at a station when all goes well: every tick in its order, figures in the middle of their range.
@@ -35,8 +35,14 @@ export function smoothWork(
   }
   return stationWork(dossiers, state, station).flatMap((item): EntryBody[] => {
     if (item.kind !== 'step') return entriesOfWork(item, dossiers, state)
+    const start: EntryBody[] = isStart(item.step) ? [{ kind: 'started', verdict: 'pass', text: '' }] : []
     const wrote = item.step.asks ? { wrote: words(item.step) } : {}
-    return [...readingOf(item.step), ...proofOf(dossiers, item.step), ...entriesOfWork(item, dossiers, state, wrote)]
+    return [
+      ...start,
+      ...readingOf(item.step),
+      ...proofOf(dossiers, item.step),
+      ...entriesOfWork(item, dossiers, state, wrote),
+    ]
   })
 }
 
@@ -51,6 +57,13 @@ function proofOf({ kit }: JobDossiers, { id, proof }: Step): EntryBody[] {
   const member = memberOf(kit, id)?.member
   if (proof === undefined || !member) return []
   const named = kitNamed(member)
+  if (proof === 'selector')
+    return [
+      {
+        ...{ kind: 'selector-proved', clearanceMm: 2 * leastKnobRoomMm, ...named },
+        clicks: selectorClicks(kit, member).map((position) => ({ position, shown: position })),
+      },
+    ]
   if (proof !== 'pedal')
     return [
       {

@@ -106,6 +106,11 @@ export interface TickWords {
   without?: string
 }
 
+/** Whether a step is a start and nothing else: it is written down as one that passed, or as one that failed. */
+export function isStart({ station, engine, reading, asks, proof }: Step): boolean {
+  return station === 'wake' && engine === 'runs' && !reading && !asks && proof === undefined
+}
+
 /** Everything that ticking an item off writes down: the tick itself, and what its step settles about the loom. */
 export function entriesOfWork(
   item: WorkItem,

@@ -1,23 +1,15 @@
-import {
-  memberNamed,
-  membersOf,
-  type DossierPair,
-  type Kit,
-  type KitMember,
-  type SettingId,
-  type Station,
-} from '../dossiers/index.ts'
+import { type DossierPair, type Kit, type SettingId, type Station } from '../dossiers/index.ts'
 import { defineEntry, doneBy, known } from '../journal/index.ts'
 import type { Problem } from '../shared/index.ts'
 import { changesPedal, isThrottle, levelChoice, pedalLevels } from './kitNeeds.ts'
 import { pedalProof } from './pedalProof.ts'
 import type { SetupState } from './state.ts'
 import type { setupForms } from './forms.ts'
+import { hasLevels, levelOf, meant, noSuch, outOfRange } from './meantKit.ts'
 import { tyreError } from './tyreError.ts'
+import { unitEntries } from './unitEntries.ts'
 
 const entry = defineEntry<DossierPair, SetupState, Station, typeof setupForms>()
-
-const outOfRange = (path: string, message: string): Problem[] => [{ code: 'out-of-range', path, message }]
 
 /** What a setting may not be: none of its choices, no figure, too low, too high. */
 function valueProblems({ kit }: DossierPair, id: SettingId, text: string): Problem[] {
@@ -64,17 +56,7 @@ export const settingRead = entry({
     `${kit.settings.find((item) => item.id === id)?.name ?? id} reads back ${value}`,
 })
 
-/** The kit that an entry means, among those that it could be of; the first of them where none is named. */
-function meant(kit: Kit, named: string | undefined, could: (kit: Kit) => boolean): KitMember | null {
-  if (named === undefined) return membersOf(kit).find((member) => could(member.kit)) ?? null
-  const found = memberNamed(kit, named)
-  return found && could(found.kit) ? found : null
-}
-
-const noSuch = (message: string): Problem[] => [{ code: 'no-such-need', path: 'kit', message }]
 const hasThrottle = (kit: Kit) => kit.settings.some(isThrottle)
-const levelOf = (kit: Kit) => kit.settings.find(({ role }) => role === 'level')
-const hasLevels = (kit: Kit) => levelOf(kit) !== undefined
 
 /** A throttle as captured, one track. */
 export const throttleCaptured = entry({
@@ -194,6 +176,16 @@ export const tyreMeasured = entry({
     `Wheels measured, ground to top: ${fittedHeightM} m, as it came ${standardHeightM} m`,
 })
 
+/** Speed at the diagnostic socket against a satellite reading. */
+export const speedChecked = entry({
+  kind: 'speed-checked',
+  apply(state, { socketKmh, satelliteKmh, ...head }) {
+    state.roadCheck = { ...doneBy(head), socketKmh, satelliteKmh }
+    return null
+  },
+  words: ({ socketKmh, satelliteKmh }) => `Speed: ${socketKmh} km/h at the socket, ${satelliteKmh} by satellite`,
+})
+
 /** A module or control unit that was programmed. */
 export const updated = entry({
   kind: 'updated',
@@ -214,5 +206,7 @@ export const setupEntries = [
   pedalProved,
   speedCompared,
   tyreMeasured,
+  speedChecked,
   updated,
+  ...unitEntries,
 ]

@@ -15,6 +15,7 @@ import { pedalProof } from './pedalProof.ts'
 import { setupRules, type SetupRule } from './rules.ts'
 import { settingsSheet, type SheetRow, type SheetState } from './settingsSheet.ts'
 import { tyreError } from './tyreError.ts'
+import { unitFindings } from './unitFindings.ts'
 import { saySetupWork, setupWords, type SetupFacts } from './words.ts'
 
 /** What a judgement of setting up needs of the job beside its own state. */
@@ -53,7 +54,15 @@ export function setupFindings(dossiers: DossierPair, state: SetupScene): Finding
           ...{ kit: row.kit, agreed: agreed.level, now: row.inForce ?? 'nothing', use: agreed.use, owner: agreed.with },
         },
       )
-  const { tyre } = state
+  findings.push(...unitFindings(dossiers, state))
+  const { tyre, roadCheck } = state
+  const offPct = roadCheck && 100 * (roadCheck.socketKmh / roadCheck.satelliteKmh - 1)
+  if (roadCheck && offPct !== null && Math.abs(offPct) > mostSpeedOffPct + 1e-9)
+    say(
+      'speed-off',
+      { entry: roadCheck.entry },
+      { socketKmh: roadCheck.socketKmh, satelliteKmh: roadCheck.satelliteKmh, offPct },
+    )
   const error = tyre && tyreError(tyre)
   const set = sheet.some(({ of, verdict }) => of.role === 'tyre height' && verdict === 'right')
   if (tyre && error?.ok && Math.abs(error.value.errorPct) > mostSpeedOffPct && !set)

@@ -1,7 +1,7 @@
 export { setupEntries } from './entries.ts'
 export { setupBars, setupFindings, type SetupScene } from './findings.ts'
 export { captureExpected, judgeCapture, judgeSweep, readSweepText, type CaptureExpected } from './judgeCapture.ts'
-export { changesPedal, isController, isThrottle, levelChoice, pedalLevels } from './kitNeeds.ts'
+export { changesPedal, isController, isThrottle, levelChoice, pedalLevels, selectorClicks } from './kitNeeds.ts'
 export { pedalPositions, pedalProof, pedalWithinV, type PedalVerdict } from './pedalProof.ts'
 export { setupRules, type SetupRule } from './rules.ts'
 export {
@@ -13,9 +13,19 @@ export {
   type SheetState,
   type Wanted,
 } from './settingsSheet.ts'
-export { freshSetup, type CapturedThrottle, type PedalPoint, type SetupState } from './state.ts'
+export { leastKnobRoomMm, partsFor } from './unitFindings.ts'
+export {
+  freshSetup,
+  levelPlaces,
+  type LevelPlace,
+  type SelectorClick,
+  type CapturedThrottle,
+  type PedalPoint,
+  type SetupState,
+} from './state.ts'
 export { setupForms } from './forms.ts'
 export { pulseSetting, type PulseAnswer, type PulsesAsked } from './pulseSetting.ts'
+export { printedTyre, squat, type PrintedTyre } from './printedTyre.ts'
 export { roadSpeed, type RoadSpeedAsked } from './roadSpeed.ts'
 export { supplyGuard, type SupplyAsked, type SupplyVerdict } from './supplyGuard.ts'
 export { throttleSweep, type SweepAnswer, type SweepAsked, type SweepSample } from './throttleSweep.ts'

@@ -34,8 +34,26 @@ export interface SetupState {
   compared: Record<string, Done & { displayedRpm: number; trueRpm: number; currentSetting: number }>
   /** Heights of the wheels as measured, m, and axle ratios where speed is picked up before the axle. */
   tyre: (Done & { standardHeightM: number; fittedHeightM: number; standardAxle?: number; fittedAxle?: number }) | null
+  /** Speed at the diagnostic socket and by satellite, the latest, km/h. */
+  roadCheck: (Done & { socketKmh: number; satelliteKmh: number }) | null
+  /** By kit: the level as each place shows it, the latest of each. */
+  levelSeen: Record<string, Partial<Record<LevelPlace, Done & { level: string }>>>
+  /** By kit: what was shown at each click of a selector, and the room round its knob, mm. */
+  selector: Record<string, Done & { clicks: SelectorClick[]; clearanceMm?: number }>
+  /** By kit: the unit that is fitted, and whether a phone or tablet pairs with it where it sits. */
+  units: Record<string, Done & { part: string; serial: string; pairs: boolean }>
   /** Programming and updates, each with what was there before and after. */
   updates: (Done & { what: string; before: string; after: string; supplyV: number })[]
+}
+
+/** Where a level is shown. */
+export const levelPlaces = ['module', 'dash', 'link'] as const
+export type LevelPlace = (typeof levelPlaces)[number]
+
+/** A click of a selector: its position, and what the module shows then; 0 is stock. */
+export interface SelectorClick {
+  position: number
+  shown: number
 }
 
 export function freshSetup(): SetupState {
@@ -47,6 +65,10 @@ export function freshSetup(): SetupState {
     pedal: {},
     compared: {},
     tyre: null,
+    roadCheck: null,
+    levelSeen: {},
+    selector: {},
+    units: {},
     updates: [],
   }
 }

@@ -14,7 +14,7 @@ import type { SetupState } from '../setup/index.ts'
 import type { Problem } from '../shared/index.ts'
 import type { WiringState } from '../wiring/index.ts'
 import type { vehicleForms } from './forms.ts'
-import { sameWound, type VehicleState, type Wound } from './state.ts'
+import { meterWords, sameWound, type VehicleState, type Wound } from './state.ts'
 
 type Whole = VehicleState & WiringState & RouteState & SetupState
 
@@ -132,4 +132,15 @@ function isAt(about: { connector?: ConnectorId; cavity?: number } | undefined, w
   return about?.connector === wound.connector && about.cavity === wound.cavity
 }
 
-export const vehicleEntries = [opened, punctureSealed, cutJoined]
+/** Kilometres, miles or hours at this visit. */
+export const meterRead = entry({
+  kind: 'meter-read',
+  apply(state, { value, unit, ...head }) {
+    state.meter = { ...doneBy(head), value, unit }
+    return null
+  },
+  place: () => 'take-in',
+  words: (reading) => `Meter: ${meterWords(reading)}`,
+})
+
+export const vehicleEntries = [opened, punctureSealed, cutJoined, meterRead]

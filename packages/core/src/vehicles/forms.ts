@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { purposes, refOf, tapMethods } from '../dossiers/index.ts'
 import { textField, type EntryForms } from '../journal/index.ts'
 import { connectionTargetSchema } from '../wiring/index.ts'
+import { meterUnits } from './state.ts'
 
 const key = z.string().max(140)
 const wound = { connector: refOf.connector, cavity: z.int().positive() }
@@ -33,4 +34,5 @@ export const vehicleForms = {
   },
   'puncture-sealed': { ...wound, how: textField },
   'cut-joined': { ...wound, how: textField },
+  'meter-read': { value: z.number().min(0).max(5_000_000), unit: z.enum(meterUnits) },
 } satisfies EntryForms

@@ -1,7 +1,17 @@
 export { cutJoined, opened, punctureSealed, vehicleEntries } from './entries.ts'
 export { vehicleForms } from './forms.ts'
 export { stockBars, stockRules, type StockRule } from './rules.ts'
-export { freshVehicle, purposeOf, sameWound, type Mended, type VehicleState, type Wound } from './state.ts'
+export {
+  freshVehicle,
+  meterUnits,
+  meterWords,
+  purposeOf,
+  sameWound,
+  type Mended,
+  type MeterReading,
+  type VehicleState,
+  type Wound,
+} from './state.ts'
 export { stockFindings } from './stockFindings.ts'
 export {
   beginsWith,

@@ -8,6 +8,8 @@ export interface Wound {
   cavity: number
 }
 
+export const meterWords = ({ value, unit }: MeterReading) => `${value} ${unit}`
+
 /** A wound that was made good. */
 export type Mended = Done & Wound & { how: string }
 
@@ -18,6 +20,14 @@ export interface CameFrom {
   /** The job that fitted it, and its name there. */
   job: string
   as: string
+}
+
+export const meterUnits = ['km', 'mi', 'h'] as const
+
+/** What the machine's own meter showed at a visit: kilometres, miles or hours. */
+export interface MeterReading {
+  value: number
+  unit: (typeof meterUnits)[number]
 }
 
 /** What a job began with, and what it made good. */
@@ -31,11 +41,13 @@ export interface VehicleState {
   /** Punctures that are sealed, and cut wires that are whole again. */
   sealed: Mended[]
   joined: Mended[]
+  /** The machine's meter at this visit, as last read. */
+  meter: (Done & MeterReading) | null
   decided: { purpose?: Purpose }
 }
 
 export function freshVehicle(): VehicleState {
-  return { cameFrom: [], fromShelf: [], began: [], sealed: [], joined: [], decided: {} }
+  return { cameFrom: [], fromShelf: [], began: [], sealed: [], joined: [], meter: null, decided: {} }
 }
 
 export const purposeOf = (state: { decided: { purpose?: Purpose } }): Purpose => state.decided.purpose ?? 'fit'

@@ -17,7 +17,7 @@ import { asId } from '../shared/index.ts'
 import { memberWiring, targetWords, type Connection, type ConnectionTarget, type WiringState } from '../wiring/index.ts'
 import type { RouteState } from '../routing/index.ts'
 import { settingsSheet, type SetupState } from '../setup/index.ts'
-import { purposeOf, sameWound, type VehicleState, type Wound } from './state.ts'
+import { meterWords, purposeOf, sameWound, type MeterReading, type VehicleState, type Wound } from './state.ts'
 import { woundsOf } from './wounds.ts'
 
 /** A job on a machine on file, replayed. */
@@ -67,7 +67,15 @@ export interface VehicleNow {
   connections: VehicleConnection[]
   punctures: (Wound & { sealed: boolean; inUse: boolean })[]
   cuts: (Wound & { joined: boolean })[]
-  jobs: { id: string; title: string; purpose: Purpose; finished: boolean; openedAt: string }[]
+  jobs: {
+    id: string
+    title: string
+    purpose: Purpose
+    finished: boolean
+    openedAt: string
+    /** What the machine's meter showed then; null where nobody read it. */
+    meter: MeterReading | null
+  }[]
   open: OpenThing[]
   /** Kits that came off, by the job that took them off. */
   cameOff: { kit: string; name: string; jobId: string; as: string; at: string }[]
@@ -147,6 +155,8 @@ export function vehicleOf(jobs: readonly VehicleJob[]): VehicleNow {
     if (jobs[at]?.finished && since && !looked) open.push({ what: lookAfterWords, since })
   }
   const since = jobs.at(-1)?.changedAt ?? jobs.at(-1)?.openedAt ?? ''
+  for (const { before, after, at } of wentBack(jobs))
+    open.push({ what: `The meter went back, from ${meterWords(before)} to ${meterWords(after)}`, since: at })
   for (const { connector, cavity, sealed, inUse: used } of pierced)
     if (!sealed && !used)
       open.push({ what: `Puncture not sealed: ${plugName(jobs, connector)}, cavity ${cavity}`, since })
@@ -167,6 +177,7 @@ export function vehicleOf(jobs: readonly VehicleJob[]): VehicleNow {
       purpose: purposeOf(state),
       finished,
       openedAt,
+      meter: state.meter && { value: state.meter.value, unit: state.meter.unit },
     })),
     open,
     cameOff: [...instances.values()].flatMap(({ kit, name, off }) =>
@@ -201,6 +212,15 @@ function noteWounds(
     punctures.set(keyOf(wound), { connector: wound.connector, cavity: wound.cavity, sealed: true, inUse: false })
   for (const wound of state.joined)
     cuts.set(keyOf(wound), { connector: wound.connector, cavity: wound.cavity, joined: true })
+}
+
+/** Visits at which the meter showed less than at the one before: another meter, another machine, or a figure that was misread. */
+function wentBack(jobs: readonly VehicleJob[]) {
+  const read = jobs.flatMap(({ state, openedAt }) => (state.meter ? [{ ...state.meter, at: openedAt }] : []))
+  return read.flatMap((after) => {
+    const earlier = read.slice(0, read.indexOf(after)).findLast(({ unit }) => unit === after.unit)
+    return earlier && after.value < earlier.value ? [{ before: earlier, after, at: after.at }] : []
+  })
 }
 
 /** What one job left open. */

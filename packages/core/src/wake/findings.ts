@@ -14,6 +14,7 @@ import type { Done } from '../journal/index.ts'
 import type { Spoken } from '../shared/index.ts'
 import type { Finding, FindingPlace } from '../wiring/index.ts'
 import { codeLedger } from './codes.ts'
+import { stepOf } from './levelStep.ts'
 import { wakeRules, type WakeRule } from './rules.ts'
 import { standingTest, type AuthorityTest, type WakeState } from './state.ts'
 import { sayWakeWork, wakeWords, type WakeFacts } from './words.ts'
@@ -63,20 +64,44 @@ export interface WakeTask extends Spoken {
   id: string
   minutes: Minutes
   done?: Done
-  asks: 'authority'
+  asks: 'authority' | 'level'
   makes: ({ kind: 'authority-tested' } & AuthorityTest & { kit?: KitId })[]
 }
 
+const levelMinutes: Minutes = { best: 8, likely: 15, worst: 30 }
 const proofMinutes: Minutes = { best: 3, likely: 6, worst: 15 }
 
 /** The proof of each kit whose own steps do not ask for it. */
 export function wakeWork({ kit }: DossierPair, state: WakeState, station: Station): WakeTask[] {
+  if (station === 'trim') return ownMembers(kit).flatMap((member) => levelTask(member, state))
   if (station !== 'wake') return []
   return ownMembers(kit).flatMap((member) =>
     hasAuthority(member.kit) && !member.kit.steps.some(({ proof }) => proof === 'connection' || proof === 'mute')
       ? [proofTask(member, state)]
       : [],
   )
+}
+
+/** What a level does shows only under load: on the first loaded run, when the module's gate is open. */
+function levelTask({ key, kit }: KitMember, state: WakeState): WakeTask[] {
+  if (!kit.levels?.some((level) => stepOf(level, kit) !== null)) return []
+  const test = standingTest(state.authority[key]?.filter(({ how }) => how === 'level'))
+  return [
+    {
+      id: key === '' ? 'level' : `level.${key}`,
+      ...sayWakeWork('prove-level', { kit: kit.model }),
+      minutes: levelMinutes,
+      ...(test?.verdict === 'pass' ? { done: test } : {}),
+      asks: 'level',
+      makes: [
+        {
+          ...{ kind: 'authority-tested', how: 'level', verdict: 'pass' },
+          reason: 'At the level the two differ by what it adds.',
+          ...kitNamed({ key }),
+        },
+      ],
+    },
+  ]
 }
 
 function proofTask({ key, kit }: KitMember, state: WakeState): WakeTask {

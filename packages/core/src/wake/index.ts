@@ -4,9 +4,11 @@ export { hasAuthority, wakeFindings, wakeWork, type WakeTask } from './findings.
 export { wakeForms } from './forms.ts'
 export { healthList, type HealthItem } from './health.ts'
 export { judgeAuthority, type AuthorityAsked, type AuthorityVerdict, type TwoValues } from './judgeAuthority.ts'
+export { gateShut, stepOf, type LevelStep, type RunState } from './levelStep.ts'
 export { readLamp, type LampAnswer, type LampAsked } from './readLamp.ts'
 export { fuelChannels, proofOf, type ProofValue } from './proofOf.ts'
 export { wakeRules, type WakeRule } from './rules.ts'
+export { standIn, standInProof, standInWays, type StandIn, type StandInLine, type StandInWay } from './standIn.ts'
 export {
   authorityWays,
   codeTimes,
@@ -17,4 +19,4 @@ export {
   type CodeTime,
   type WakeState,
 } from './state.ts'
-export { wakeWords, wakeWorkWords, type WakeFacts } from './words.ts'
+export { sayWakeWork, wakeWords, wakeWorkWords, type WakeFacts } from './words.ts'

@@ -1,3 +1,4 @@
+import { inSentence } from '../dossiers/index.ts'
 import { said, type FactsOf } from '../findings/index.ts'
 import { speaker } from '../shared/index.ts'
 
@@ -41,6 +42,10 @@ export const wakeWords = {
 export type WakeFacts = FactsOf<typeof wakeWords>
 
 export const wakeWorkWords = {
+  'prove-level': ({ kit }: { kit: string }) =>
+    `On the first loaded run, prove a level of the ${kit}: at stock its value and the socket’s agree, at the level they differ by what it adds`,
+  'look-for-leaks': ({ covers }: { covers: readonly string[] }) =>
+    `Intake leak check, engine idling: ${covers.map(inSentence).join(', ')} was off. Listen, and spray a little at each joint: the speed does not move`,
   'prove-connection': ({ kit }: { kit: string }) =>
     `Prove the ${kit}: its own value and one that does not come from it agree, and move together`,
 }

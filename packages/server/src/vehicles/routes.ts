@@ -2,6 +2,7 @@ import { cleanText, idText } from '@tidy-badger/core/shared'
 import { connectionTargetSchema } from '@tidy-badger/core/wiring'
 import { purposes, refOf, tapMethods } from '@tidy-badger/core/dossiers'
 import { dossierRefSchema } from '@tidy-badger/core/jobs'
+import { meterUnits } from '@tidy-badger/core/vehicles'
 import { z } from 'zod'
 import type { HttpApp } from '../platform/http.ts'
 import type { VehicleService } from './service.ts'
@@ -42,6 +43,7 @@ const vehicle = z.object({
     z.object({
       ...{ id: z.string(), title: z.string(), purpose: z.enum(purposes) },
       ...{ finished: z.boolean(), openedAt: z.string() },
+      meter: z.object({ value: z.number(), unit: z.enum(meterUnits) }).nullable(),
     }),
   ),
   open: z.array(z.object({ what: z.string(), since: z.string() })),

@@ -1,5 +1,5 @@
 import { colourNames } from '@tidy-badger/core/dossiers'
-import { judgeAuthority, readLamp } from '@tidy-badger/core/wake'
+import { judgeAuthority, readLamp, standIn, standInWays } from '@tidy-badger/core/wake'
 import { z } from 'zod'
 import type { DossierService } from '../dossiers/index.ts'
 import { orRefuse } from '../platform/errors.ts'
@@ -32,6 +32,30 @@ const authoritySchema = z.discriminatedUnion('kind', [
   }),
 ])
 
+const standInSchema = z.object({
+  way: z.enum(standInWays),
+  quantity: z.string(),
+  unit: z.string(),
+  lines: z.array(
+    z.object({ t: figure, rpm: figure, module: figure.nullable(), socket: figure, afr: figure.nullable() }),
+  ),
+  lamp: z.object({ colour: z.string(), edgesMs: z.array(figure), observedMs: figure }).nullable(),
+  mute: z
+    .object({
+      kind: z.literal('mute'),
+      rpmBefore: figure,
+      channels: z.array(z.object({ channel: figure, rpmMuted: figure, cylinderThatDropped: figure.nullable() })),
+    })
+    .nullable(),
+  level: z
+    .object({
+      stock: two,
+      level: two,
+      run: z.object({ coolantC: figure, rpm: figure, load: figure }),
+    })
+    .nullable(),
+})
+
 const config = { access: 'fitter' } as const
 
 /** What a module says by its lamp, and whether it has a hand on the engine. */
@@ -57,6 +81,26 @@ export function wakePlugin(dossiers: DossierService) {
       async ({ body: { kit, ...asked } }) => {
         const { document } = await dossiers.kit(kit)
         return orRefuse(readLamp({ ...asked, lamps: document.lamps ?? [] }))
+      },
+    )
+    app.post(
+      '/api/wake/stand-in',
+      {
+        config,
+        schema: {
+          summary: 'A stand-in of module, wideband and diagnostic socket: a fixed script by its seed',
+          body: z.strictObject({
+            machine: z.record(z.string(), z.unknown()),
+            kit: z.record(z.string(), z.unknown()),
+            way: z.enum(standInWays).default('right'),
+            seed: z.int().min(0).max(2_147_483_646).default(1),
+          }),
+          response: { 200: standInSchema },
+        },
+      },
+      async ({ body: { machine, kit, way, seed } }) => {
+        const [{ document: on }, { document: of }] = [await dossiers.machine(machine), await dossiers.kit(kit)]
+        return standIn(on, of, { way, seed })
       },
     )
     app.post(

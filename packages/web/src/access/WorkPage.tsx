@@ -1,6 +1,6 @@
 import { around } from '@tidy-badger/core/shared'
 import { type Station, stationNames, type CoverId } from '@tidy-badger/core/dossiers'
-import { accessOf, gatedStations, stationWork } from '@tidy-badger/core/jobs'
+import { accessOf, gatedStations, stationWork, wakesAt } from '@tidy-badger/core/jobs'
 import { Suspense, useEffect, type ReactNode } from 'react'
 import { useJob } from '../jobs/index.ts'
 import { Picture, Views, StationHeading } from '../ui/Views.tsx'
@@ -24,6 +24,7 @@ const MachineDrawing = later(async () => (await import('./components/MachineDraw
 const Practices = later(async () => (await import('./components/Practices.tsx')).Practices)
 const PlanNotes = later(async () => (await import('./components/PlanNotes.tsx')).PlanNotes)
 const DayPanel = later(async () => (await import('./components/DayPanel.tsx')).DayPanel)
+const LiveCard = later(async () => (await import('./components/LiveCard.tsx')).LiveCard)
 const AlsoPanel = later(async () => (await import('./components/AlsoPanel.tsx')).AlsoPanel)
 
 const pictureNames: Record<WorkPicture, string> = {
@@ -35,6 +36,9 @@ const pictureNames: Record<WorkPicture, string> = {
 
 /** Stations at which covers move. */
 const openStations: readonly Station[] = ['make-safe', 'open-up', 'set-up', 'close-up']
+
+/** Stations at which the key is turned: what is done then has a card of its own. */
+const liveStations: readonly Station[] = ['set-up', 'wake', 'trim']
 
 /** A station made of work: the one thing to do is large, the machine beside it, the day one tap further. */
 export function WorkPage({
@@ -55,7 +59,8 @@ export function WorkPage({
   const open = items.filter((item) => !item.done)
   const current = items.find((item) => item.id === picked) ?? open[0]
   const gated = gatedStations.includes(station) && stops.length > 0
-  const withMachine = openStations.includes(station) && accessOf(dossiers, state) !== null
+  const live = current !== undefined && liveStations.includes(station) && wakesAt(current)
+  const withMachine = !live && openStations.includes(station) && accessOf(dossiers, state) !== null
   useEffect(() => () => selectWork(null), [station])
   const move = (step: number) => {
     const at = items.findIndex((item) => item === current)
@@ -83,8 +88,8 @@ export function WorkPage({
           onShow={showWorkPicture}
         >
           <Picture name="machine">
-            <div className={withMachine ? 'flex gap-4 max-xl:flex-col-reverse' : ''}>
-              <div className={withMachine ? 'xl:w-[296px] xl:shrink-0' : ''}>
+            <div className={withMachine || live ? 'flex gap-4 max-xl:flex-col-reverse' : ''}>
+              <div className={withMachine || live ? 'xl:w-[296px] xl:shrink-0' : ''}>
                 <WorkList items={items} current={current} onPick={selectWork} />
                 {station === 'make-safe' && (
                   <Suspense fallback={null}>
@@ -93,6 +98,13 @@ export function WorkPage({
                 )}
                 {children}
               </div>
+              {live && (
+                <div className="min-w-0 flex-1">
+                  <Suspense fallback={<div className="min-h-[540px]" />}>
+                    <LiveCard item={current} />
+                  </Suspense>
+                </div>
+              )}
               {withMachine && (
                 <div className="min-w-0 flex-1">
                   <Suspense fallback={<div className="min-h-[540px]" />}>

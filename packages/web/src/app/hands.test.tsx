@@ -8,8 +8,12 @@ import { usePreferences } from '../platform/preferences.ts'
 
 forPages()
 
-/** Every kit once: the loom is what the hand goes through. What is planned is never stopped on any machine, says core. */
-const plain = [...new Map(fittings.filter(({ name }) => !name.includes(',')).map((one) => [one.kit.id, one])).values()]
+/** One of each kind of machine. What is planned is never stopped on any machine with any kit, says core. */
+const plain = [
+  ...new Map(
+    fittings.filter(({ name }) => !name.includes(',')).map((one) => [one.machine.body?.form ?? one.machine.class, one]),
+  ).values(),
+]
 const quad = { machine: shippedMachine('pellick-gorse-430'), kit: shippedKit('quernby-p1') }
 
 const space = () => fireEvent.keyDown(document.body, { code: 'Space', key: ' ' })

@@ -1,5 +1,5 @@
 import type { LogReading, TrimProblem } from '@tidy-badger/core/fuel-trim'
-import { proxy, wrap, type Remote } from 'comlink'
+import type { Remote } from 'comlink'
 import type { FitApi, FitOutcome, ReadOutcome } from './fitWorker.ts'
 
 export interface Running<T> {
@@ -24,10 +24,14 @@ function inWorker<T>(tell: Tell, work: (api: Remote<FitApi>, tell: Tell) => Prom
     cancel = () => refuse(new Cancelled('Cancelled'))
     worker.addEventListener('error', () => refuse(new Error('The log could not be worked on: the browser ended it.')))
   })
-  const heard = proxy((share: number, stage: string) => {
-    if (!over) tell(share, stage)
+  // What speaks with the thread comes once there is a log.
+  const worked = import('comlink').then(async ({ proxy, wrap }) => {
+    const heard = proxy((share: number, stage: string) => {
+      if (!over) tell(share, stage)
+    })
+    return work(wrap<FitApi>(worker), heard)
   })
-  const done = Promise.race([work(wrap<FitApi>(worker), heard), cancelled]).finally(() => {
+  const done = Promise.race([worked, cancelled]).finally(() => {
     over = true
     worker.terminate()
   })

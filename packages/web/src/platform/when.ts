@@ -37,3 +37,9 @@ function shortDay(at: Date, form: DateForm): string {
       return `${month}/${day}`
   }
 }
+
+/** Minutes and seconds that are left, or went by; never below none. */
+export function clockWords(milliseconds: number): string {
+  const seconds = Math.max(0, Math.ceil(milliseconds / 1000))
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+}

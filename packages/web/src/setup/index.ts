@@ -1,5 +1,8 @@
 export { ChoiceCard } from './components/ChoiceCard.tsx'
 export { PedalCard } from './components/PedalCard.tsx'
+export { SelectorCard } from './components/SelectorCard.tsx'
 export { SettingsSheet } from './components/SettingsSheet.tsx'
 export { ThrottleCard } from './components/ThrottleCard.tsx'
+export { UnitCard } from './components/UnitCard.tsx'
 export { UpdateCard } from './components/UpdateCard.tsx'
+export { WheelsCard } from './components/WheelsCard.tsx'

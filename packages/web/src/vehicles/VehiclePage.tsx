@@ -1,4 +1,5 @@
 import { purposeNames, type Purpose } from '@tidy-badger/core/dossiers'
+import { meterWords } from '@tidy-badger/core/vehicles'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, type ReactNode } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
@@ -156,6 +157,7 @@ function Life({ vehicle }: { vehicle: Vehicle }) {
             <Link to={`/job/${job.id}`} className="flex min-h-11 min-w-0 flex-1 items-center font-semibold">
               {job.title}
             </Link>
+            {job.meter && <span className="figures text-quiet">{meterWords(job.meter)}</span>}
             <span className={job.finished ? 'text-quiet' : 'font-semibold text-lamp-ink'}>
               {purposeNames[job.purpose]}
               {job.finished ? '' : ', at work'}

@@ -1,8 +1,9 @@
 import type { Station } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
-import { UpdateCard } from '../../setup/index.ts'
+import { UnitCard, UpdateCard, WheelsCard } from '../../setup/index.ts'
 import { CodesCard, HealthCard, LampCard } from '../../wake/index.ts'
+import { MeterCard } from './MeterCard.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
 
 const cards = {
@@ -10,10 +11,13 @@ const cards = {
   codes: { title: 'Codes, before and after', at: ['make-safe', 'set-up', 'wake', 'prove'] },
   health: { title: 'Fit for it?', at: ['take-in', 'wake'] },
   update: { title: 'Update a module', at: ['set-up'] },
+  unit: { title: 'Numbers on the unit', at: ['check-kit', 'set-up'] },
+  wheels: { title: 'Wheels and speed', at: ['set-up', 'trim', 'prove'] },
+  meter: { title: 'Kilometres or hours', at: ['take-in'] },
 } as const satisfies Record<string, { title: string; at: readonly Station[] }>
 type Card = keyof typeof cards
 
-const names: readonly Card[] = ['lamp', 'codes', 'health', 'update']
+const names: readonly Card[] = ['meter', 'lamp', 'codes', 'health', 'unit', 'update', 'wheels']
 
 /** What is wanted beside the steps of a station, one tap away. */
 export function MoreCards({ station }: { station: Station }) {
@@ -39,6 +43,9 @@ export function MoreCards({ station }: { station: Station }) {
         {held === 'lamp' && <LampCard onDone={close} />}
         {held === 'codes' && <CodesCard />}
         {held === 'health' && <HealthCard />}
+        {held === 'unit' && <UnitCard />}
+        {held === 'wheels' && <WheelsCard onDone={close} />}
+        {held === 'meter' && <MeterCard onDone={close} />}
         {held === 'update' && <UpdateCard onDone={close} />}
       </Sheet>
     </div>

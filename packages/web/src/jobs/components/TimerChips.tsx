@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button.tsx'
 import { later } from '../../ui/comesLater.tsx'
 import { HeadButton } from '../../ui/HeadButton.tsx'
 import { Sheet } from '../../ui/Sheet.tsx'
+import { clockWords } from '../../platform/when.ts'
 import { useJob } from '../useJob.ts'
 
 const NewTimer = later(async () => (await import('./NewTimer.tsx')).NewTimer)
@@ -19,11 +20,6 @@ function useNow(everyMs: number): number {
     return () => clearInterval(beat)
   }, [everyMs])
   return now
-}
-
-export function clockWords(milliseconds: number): string {
-  const seconds = Math.max(0, Math.ceil(milliseconds / 1000))
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
 }
 
 /** The wait that ends next, running on whatever is done meanwhile; all of them one tap further. */

@@ -6,6 +6,8 @@ import { Button } from '../../ui/Button.tsx'
 import { asWords, ChoiceField, TextField } from '../../ui/form/Fields.tsx'
 import { words, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
+import { ComparedSpeed } from './ComparedSpeed.tsx'
+import { LevelsShown } from './LevelsShown.tsx'
 import { SettingForm } from './SettingForm.tsx'
 
 /** Every setting of every kit, worked out: what it has to be and why, what it is, and the verdict. */
@@ -57,6 +59,7 @@ function Row({ row }: { row: SheetRow }) {
           )}
         </span>
       </p>
+      {row.of.role === 'pulses per turn' && <ComparedSpeed row={row} />}
       {row.set !== null && <ReadBack key={row.readBack ?? ''} row={row} />}
     </li>
   )
@@ -117,6 +120,7 @@ function Agreed({ member }: { member: KitMember }) {
           Agreed
         </Button>
       </form>
+      <LevelsShown member={member} choices={choices} />
     </details>
   )
 }

@@ -1,22 +1,14 @@
-import { kitNamed, memberOf, ownMembers, type KitMember, type StepId } from '@tidy-badger/core/dossiers'
-import type { EntryBody } from '@tidy-badger/core/jobs'
+import { memberOf, ownMembers, type StepId } from '@tidy-badger/core/dossiers'
 import { readFigure } from '@tidy-badger/core/shared'
-import { fuelChannels, hasAuthority, judgeAuthority, proofOf, type AuthorityAsked } from '@tidy-badger/core/wake'
+import { fuelChannels, hasAuthority, proofOf, type AuthorityAsked } from '@tidy-badger/core/wake'
 import { useState } from 'react'
 import { FromInstrument } from '../../instruments/index.ts'
 import { useJob } from '../../jobs/index.ts'
 import { useKeptText } from '../../platform/keptTexts.ts'
-import { Button } from '../../ui/Button.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
-import { VerdictLine } from '../../ui/Verdict.tsx'
-
-const verdictWords = {
-  pass: 'It has a hand on it',
-  bypassed: 'Bypassed',
-  crossed: 'Crossed',
-  sensor: 'A sensor or its scale',
-  unclear: 'Unclear',
-} as const
+import { useProof, type ProofProps } from '../useProof.ts'
+import { Judged } from './Judged.tsx'
+import { StandInPractice } from './StandInPractice.tsx'
 
 /** Proof of a kit's hand on the engine. @param step the kit's own step that it answers @param kit by its name in the job */
 export function AuthorityCard({
@@ -37,39 +29,19 @@ export function AuthorityCard({
     ownMembers(dossiers.kit).find(({ key }) => key === kit) ??
     ownMembers(dossiers.kit).find((item) => hasAuthority(item.kit))
   if (!member) return null
-  return way === 'mute' ? (
-    <Mute member={member} step={step} onDone={onDone} />
-  ) : (
-    <Connection member={member} step={step} onDone={onDone} />
+  const Proof = way === 'mute' ? Mute : Connection
+  return (
+    <div className="flex flex-col gap-4">
+      <Proof member={member} step={step} onDone={onDone} />
+      <StandInPractice member={member} way={way} />
+    </div>
   )
-}
-
-interface CardProps {
-  member: KitMember
-  step: StepId | undefined
-  onDone: () => void
-}
-
-/** Writes a judged proof down, with the step it answers. */
-function useProof({ member, step, onDone }: CardProps) {
-  const { write } = useJob()
-  return async (asked: AuthorityAsked) => {
-    const judged = judgeAuthority(asked)
-    if (!judged.ok) return false
-    const { verdict, reason } = judged.value
-    const named = kitNamed(member)
-    const more: EntryBody[] =
-      step && verdict === 'pass' ? [{ kind: 'step-done', step, wrote: `${verdictWords[verdict]}: ${reason}` }] : []
-    const sent = await write({ kind: 'authority-tested', how: asked.kind, verdict, reason, ...named }, ...more)
-    if (sent) onDone()
-    return sent
-  }
 }
 
 const moments = ['idle', 'raised'] as const
 
 /** Its own value and one that does not come from it, at idle and raised. */
-function Connection(props: CardProps) {
+function Connection(props: ProofProps) {
   const { member } = props
   const { job } = useJob()
   const { quantity, unit, tolerance, move } = proofOf(member.kit)
@@ -126,7 +98,7 @@ function Connection(props: CardProps) {
 }
 
 /** One channel muted at a time, and which cylinder answered. */
-function Mute(props: CardProps) {
+function Mute(props: ProofProps) {
   const { member } = props
   const { dossiers } = useJob()
   const send = useProof(props)
@@ -200,35 +172,5 @@ function Mute(props: CardProps) {
       </div>
       <Judged asked={asked} />
     </form>
-  )
-}
-
-/** The verdict as it stands, and the button that writes it down. */
-function Judged({ asked }: { asked: AuthorityAsked | null }) {
-  const judged = asked && judgeAuthority(asked)
-  return (
-    <>
-      <ul className="flex flex-col gap-1.5" aria-label="The proof">
-        {judged &&
-          (judged.ok ? (
-            <VerdictLine
-              ok={judged.value.verdict === 'pass'}
-              says={`${verdictWords[judged.value.verdict]}: ${judged.value.reason}`}
-              {...(judged.value.pairs
-                ? {
-                    change: judged.value.pairs
-                      .map(([channel, cylinder]) => `channel ${channel} answers on cylinder ${cylinder}`)
-                      .join(', '),
-                  }
-                : {})}
-            />
-          ) : (
-            <VerdictLine ok={false} says={judged.problems[0]?.message ?? ''} />
-          ))}
-      </ul>
-      <Button type="submit" look="main" disabled={!judged?.ok}>
-        Write it down
-      </Button>
-    </>
   )
 }

@@ -2,8 +2,8 @@ import type { SettingId } from '@tidy-badger/core/dossiers'
 import { wordsOf, type WorkItem } from '@tidy-badger/core/jobs'
 import { asId } from '@tidy-badger/core/shared'
 import { BossCard } from '../../sensors/index.ts'
-import { ChoiceCard, PedalCard, ThrottleCard } from '../../setup/index.ts'
-import { AuthorityCard } from '../../wake/index.ts'
+import { ChoiceCard, PedalCard, SelectorCard, ThrottleCard } from '../../setup/index.ts'
+import { AuthorityCard, LeakCard, LevelCard, StartCard } from '../../wake/index.ts'
 import { Sheet } from '../../ui/Sheet.tsx'
 import { askOf, askTitle, type Asked } from '../askOf.ts'
 
@@ -32,7 +32,7 @@ export function AskSheet({
 function kitIn(id: string): string {
   const at = id.indexOf(':')
   if (at >= 0) return id.slice(0, at)
-  return id.startsWith('prove.') ? id.slice('prove.'.length) : ''
+  return /^(?:prove|level)\.(.+)$/.exec(id)?.[1] ?? ''
 }
 
 function Card({ item, asked, onDone }: { item: WorkItem; asked: Asked; onDone: () => void }) {
@@ -46,6 +46,14 @@ function Card({ item, asked, onDone }: { item: WorkItem; asked: Asked; onDone: (
       return <ChoiceCard setting={asId<SettingId>(item.id.replace(/^set\./, ''))} onDone={onDone} />
     case 'pedal':
       return <PedalCard {...step} onDone={onDone} />
+    case 'selector':
+      return <SelectorCard {...step} onDone={onDone} />
+    case 'start':
+      return item.kind === 'step' ? <StartCard step={item.step.id} onDone={onDone} /> : null
+    case 'leak':
+      return <LeakCard onDone={onDone} />
+    case 'level':
+      return <LevelCard kit={kitIn(item.id)} onDone={onDone} />
     case 'authority':
       return <AuthorityCard kit={kitIn(item.id)} way="connection" onDone={onDone} />
     case 'connection':
