@@ -11,7 +11,13 @@ async function fill(sheet: Locator, label: RegExp, text: string): Promise<boolea
 /** Answers what an item asks for on its card, as a machine in order would: a capture, a choice, a boss, a proof. */
 export async function answerAsked(sheet: Locator): Promise<void> {
   const send = sheet.getByRole('button', { name: 'Write it down' })
-  await expect(send.or(sheet.getByRole('button', { name: 'Set', exact: true }))).toBeVisible()
+  const seen = sheet.getByRole('button', { name: /^(Started in order|Tight)$/ })
+  await expect(send.or(seen).or(sheet.getByRole('button', { name: 'Set', exact: true }))).toBeVisible()
+  if (await seen.isVisible()) {
+    await seen.click()
+    await expect(sheet).toBeHidden()
+    return
+  }
   if (await fill(sheet, /^Let go, V/, '0.60')) await fill(sheet, /^To the stop, V/, '4.10')
   if (await fill(sheet, /^Behind it, mm/, '300')) {
     await fill(sheet, /^Above the horizontal/, '30')

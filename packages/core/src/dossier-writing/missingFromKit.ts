@@ -35,7 +35,7 @@ export function missingFromKit(kit: Kit): MissingFromKit[] {
   // One that sits in a plug of its own is fed there.
   const plugged = ends.some((end) => end.type === 'plug' || (end.type === 'inline-pair' && !end.deviceHalf))
   const without: Record<MissingFromKit['what'], boolean> = {
-    ends: ends.length === 0 && !figures,
+    ends: ends.length === 0 && !figures && steps.length === 0,
     ground: ends.length > 0 && !plugged && !wants.some(({ role }) => role === 'ground'),
     feed: ends.length > 0 && !plugged && !wants.some(({ role, signal }) => role === 'supply' || /^supply/.test(signal)),
     taps: ends.some((end) => end.type === 'flying-lead') && taps.length === 0,

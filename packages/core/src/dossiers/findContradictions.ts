@@ -136,11 +136,13 @@ export function kitContradictions(kit: Kit): Problem[] {
       }),
     )
   const say = (code: string, path: string, message: string) => problems.push({ code, path, message })
-  if (kit.ends.length === 0 && !kit.figures)
+  // What has no loom has no step that lays, places or ties one.
+  const handheld = kit.steps.length > 0 && kit.steps.every(({ marks }) => marks === undefined)
+  if (kit.ends.length === 0 && !kit.figures && !handheld)
     say(
       'no-ends',
       'ends',
-      'A kit has at least one end, unless it is an instrument that says how its figures are named.',
+      'A kit has at least one end, unless it is an instrument that says how its figures are named, or an interface that says what is done with it.',
     )
   const columns = (kit.figures ?? []).map(({ column }) => column.trim().toLowerCase())
   twice(columns).forEach(({ id, index }) =>

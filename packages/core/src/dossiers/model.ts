@@ -281,7 +281,7 @@ export interface Machine {
   /** Photos of it, with what is where on them. */
   photos?: DossierPhoto[]
   variants: Variant[]
-  /** The variant it was composed as; no part of a document. */
+  /** The variant it was composed as. */
   asVariant?: VariantId
 }
 

@@ -171,4 +171,5 @@ export const machineSchema = z.strictObject({
   known,
   photos,
   variants: z.array(variant),
-} satisfies ShapeOf<Omit<Machine, 'asVariant'>>)
+  asVariant: ids.variant.optional(),
+} satisfies ShapeOf<Machine>)

@@ -40,7 +40,14 @@ export { ruleCatalogue, rulesByRoom } from './ruleCatalogue.ts'
 export { accessOf, accessOptionsOf, alsoCost, jobTargets, targetPlace } from './jobAccess.ts'
 export { wholeDay, type WholeDay } from './wholeDay.ts'
 export { daySpread, jobDay, jobTasks, type DayTask, type JobDay, type LearntTimes } from './jobTasks.ts'
-export { learntDay, learntTimes, measuredMinutes, type MeasuredMinutes, type TimeSample } from './measuredMinutes.ts'
+export {
+  commonKey,
+  learntDay,
+  learntTimes,
+  measuredMinutes,
+  type MeasuredMinutes,
+  type TimeSample,
+} from './measuredMinutes.ts'
 export { consumables, missingTools, toolsNeeded, type Consumable, type ToolNeed } from './materials.ts'
 export { feedsOf } from './jobFeeds.ts'
 export {

@@ -2,7 +2,7 @@ import { voidedEntries } from '../journal/index.ts'
 import { jobJournal, replay } from './jobJournal.ts'
 import type { JobDossiers } from './state.ts'
 import { expectedMinutes, learnDayFactor, learnMinutes, type DayFactor } from '../scheduling/index.ts'
-import type { Minutes, Station } from '../dossiers/index.ts'
+import { isJoined, memberOf, type Minutes, type Station } from '../dossiers/index.ts'
 import { jobTasks, type LearntTimes } from './jobTasks.ts'
 import type { JournalEntry, NewEntry } from './model.ts'
 
@@ -120,9 +120,24 @@ function workKey(entry: NewEntry): string | null {
   }
 }
 
+/**
+ * A piece of work as every job on the machine calls it: what is a kit's goes by the kit's id, whether the kit was alone in its job or one of
+ * several. What is the machine's keeps its name.
+ */
+export function commonKey({ kit }: Pick<JobDossiers, 'kit'>, key: string): string {
+  const [, kind = '', id = ''] = /^([a-z]+)\.(.+)$/.exec(key) ?? []
+  const found = isJoined(kit)
+    ? memberOf(kit, id)
+    : [...kit.steps, ...kit.ends].some((one) => one.id === id)
+      ? { member: kit, id }
+      : null
+  return found ? `${kind}.${found.member.id}:${found.id}` : key
+}
+
 /** One finished piece of work of another job. */
 export interface TimeSample {
   job: string
+  /** As {@link commonKey} has it. */
   key: string
   minutes: number
 }
@@ -134,18 +149,17 @@ export interface TimeSample {
 export function learntTimes(dossiers: JobDossiers, samples: readonly TimeSample[]): LearntTimes {
   const byKey = new Map<string, number[]>()
   for (const { key, minutes } of samples) byKey.set(key, [...(byKey.get(key) ?? []), minutes])
-  const priors = priorsOf(dossiers)
   return new Map(
-    [...byKey].flatMap(([key, measured]) => {
-      const prior: Minutes | undefined = priors.get(key)
-      return prior ? [[key, learnMinutes(prior, measured)] as const] : []
+    [...priorsOf(dossiers)].flatMap(([key, prior]) => {
+      const measured = byKey.get(commonKey(dossiers, key))
+      return measured ? [[key, learnMinutes(prior, measured)] as const] : []
     }),
   )
 }
 
 /** What the days of finished jobs had in common, each against what its own tasks were expected to take together. */
 export function learntDay(dossiers: JobDossiers, samples: readonly TimeSample[]): DayFactor {
-  const priors = priorsOf(dossiers)
+  const priors = new Map([...priorsOf(dossiers)].map(([key, prior]) => [commonKey(dossiers, key), prior]))
   const jobs = new Map<string, { taken: number; planned: number }>()
   for (const { job, key, minutes } of samples) {
     const prior = priors.get(key)

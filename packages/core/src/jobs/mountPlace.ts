@@ -72,6 +72,8 @@ function placeAlone(
   free: (place: MountPlace) => boolean,
 ): MountPlace | undefined {
   const { machine, kit } = dossiers
+  // What has no loom is held in the hand and goes again.
+  if (kit.ends.length === 0) return undefined
   const places = placesFor(machine, 'module')
   const { held, mountPlace } = state.decided
   const settled = places.find((place) => place.id === (held ?? mountPlace)?.value)

@@ -31,16 +31,18 @@ export interface Fitting {
   kit: Kit
 }
 
-/** Every machine, in every variant, with every kit made for it. */
-export const fittings: readonly Fitting[] = shippedKits.flatMap((kit) =>
-  kit.fits.flatMap((id) =>
-    [undefined, ...shippedMachine(id).variants.map((variant) => variant.id)].map((variant) => ({
-      name: `${kit.id} on ${id}${variant ? `, ${variant}` : ''}`,
-      machine: shippedMachine(id, variant),
-      kit,
-    })),
-  ),
-)
+/** Every machine, in every variant, with every kit made for it that has a loom. */
+export const fittings: readonly Fitting[] = shippedKits
+  .filter(({ ends }) => ends.length > 0)
+  .flatMap((kit) =>
+    kit.fits.flatMap((id) =>
+      [undefined, ...shippedMachine(id).variants.map((variant) => variant.id)].map((variant) => ({
+        name: `${kit.id} on ${id}${variant ? `, ${variant}` : ''}`,
+        machine: shippedMachine(id, variant),
+        kit,
+      })),
+    ),
+  )
 
 /** Kits that go on one machine together, as they come in twos and threes. */
 const together: readonly [machine: string, variant: string | undefined, ...kits: string[]][] = [
@@ -48,6 +50,7 @@ const together: readonly [machine: string, variant: string | undefined, ...kits:
   ['pellick-gorse-430', undefined, 'quernby-p1', 'lowlamp-dial'],
   ['ostrel-kittiwake-640', undefined, 'quernby-p4-eight', 'lowlamp-dial'],
   ['hallam-voss-longhaul-69', undefined, 'thistle-d5', 'wren-selector'],
+  ['hallam-voss-longhaul-69', undefined, 'wren-selector', 'wren-bridge'],
   ['hallam-voss-packhorse-62', undefined, 'thistle-d5', 'wren-selector'],
   ['corvane-tiller-14', undefined, 'thistle-b2', 'wren-pedal'],
   ['hallam-voss-wainwright-56', undefined, 'wren-pedal', 'thistle-v3'],

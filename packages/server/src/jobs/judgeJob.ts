@@ -5,6 +5,7 @@ import {
   stationNow,
   jobFindings,
   keyedKits,
+  commonKey,
   measuredMinutes,
   mountPlacesOf,
   ownEnds,
@@ -17,7 +18,7 @@ import type { Purpose, Station } from '@tidy-badger/core/dossiers'
 import { purposeOf } from '@tidy-badger/core/vehicles'
 
 /** Counted up when `judgeJob` says something else for the same journal; stored judgements are then made anew. */
-export const judgementVersion = 7
+export const judgementVersion = 8
 
 export interface JudgedRef {
   id: string
@@ -89,6 +90,8 @@ export function judgeJob(
     stop: openStops(findings)[0]?.reason ?? null,
     missing: kit.parts.filter((part) => state.parts[part.id]?.state === 'missing').map((part) => part.name),
     rides: state.logs.length,
-    times: finished ? measuredMinutes(journal, dossiers).map(({ key, minutes }) => ({ key, minutes })) : [],
+    times: finished
+      ? measuredMinutes(journal, dossiers).map(({ key, minutes }) => ({ key: commonKey(dossiers, key), minutes }))
+      : [],
   }
 }

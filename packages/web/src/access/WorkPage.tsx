@@ -99,7 +99,7 @@ export function WorkPage({
                 {children}
               </div>
               {live && (
-                <div className="min-w-0 flex-1">
+                <div className="min-w-0 flex-1 self-start xl:sticky xl:top-0">
                   <Suspense fallback={<div className="min-h-[540px]" />}>
                     <LiveCard item={current} />
                   </Suspense>

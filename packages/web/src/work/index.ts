@@ -1,3 +1,4 @@
+export { askOf, askTitle } from './askOf.ts'
 export { WorkDock } from './components/WorkDock.tsx'
 export { WorkList } from './components/WorkList.tsx'
 export { selectWork, showWorkPicture, useWorkSelection, workPictures, type WorkPicture } from './store.ts'

@@ -1,5 +1,5 @@
 import { asHeading } from '@tidy-badger/core/dossiers'
-import { timersOf, wakeCard, wordsOf, type WakeLead, type WorkItem } from '@tidy-badger/core/jobs'
+import { timersOf, wakeCard, type WakeLead, type WorkItem } from '@tidy-badger/core/jobs'
 import { CircleStop, Eye, Hourglass, Signpost } from 'lucide-react'
 import { useEffect, useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
@@ -7,18 +7,23 @@ import { useJob } from '../../jobs/index.ts'
 import { clockWords } from '../../platform/when.ts'
 import { Rhythm } from './Rhythm.tsx'
 
-/** The one thing done now with the key on: what to do, when to switch off, what should be seen, what is waited for, where a fail leads. */
-export function WakeNow({ item, onSettings }: { item: WorkItem; onSettings: () => void }) {
+/**
+ * The one thing done now with the key on: what to do, when to switch off, what should be seen, what is waited for, where a fail leads.
+ * @param says what to do in full, where the dock has only its name
+ */
+export function WakeNow({ item, says, onSettings }: { item: WorkItem; says: string | null; onSettings: () => void }) {
   const { dossiers, state, job } = useJob()
   const { offIf, lamps, see, noFault, leads, moment } = wakeCard(dossiers, state, item)
   const step = item.kind === 'step' ? item.step : null
   return (
-    <section aria-label="Now" className="flex flex-col gap-4 border-2 border-ink bg-paper p-5">
-      <p className="text-small font-bold tracking-wide text-quiet">
-        {moment === 'running' ? 'ENGINE RUNS' : moment === 'key on' ? 'KEY ON, ENGINE NOT STARTED' : 'NOW'}
-      </p>
-      <h2 className="text-head leading-tight font-bold">{wordsOf(item)}</h2>
-      <Clock since={item.id} />
+    <section aria-label="Now" className="flex flex-col gap-4 rounded-lg border-2 border-ink bg-paper p-5">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <h2 className="text-title font-bold">
+          {moment === 'running' ? 'Engine runs' : moment === 'key on' ? 'Key on, engine not started' : 'Now'}
+        </h2>
+        <Clock since={item.id} />
+      </div>
+      {says !== null && <p className="text-lead">{says}</p>}
       {offIf.length > 0 && (
         <Part
           tone="border-stop"
@@ -85,7 +90,7 @@ export function WakeNow({ item, onSettings }: { item: WorkItem; onSettings: () =
   )
 }
 
-const leadLook = 'flex min-h-11 items-center border-2 border-ink px-3 font-semibold'
+const leadLook = 'flex min-h-11 items-center rounded-lg border-2 border-ink px-3 font-semibold'
 
 function Lead({ lead, job, onSettings }: { lead: WakeLead; job: string; onSettings: () => void }) {
   if (lead.end !== undefined)

@@ -19,7 +19,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Dock, KeyHint } from '../../ui/Stage.tsx'
 import { useFindKey } from '../../finds/index.ts'
 import { useKeys } from '../../ui/useKeys.ts'
-import { askOf, askWord } from '../askOf.ts'
+import { askOf, askTitle, askWord } from '../askOf.ts'
 
 const FromInstrument = later(async () => (await import('../../instruments/index.ts')).FromInstrument)
 const AskSheet = later(async () => (await import('./AskSheet.tsx')).AskSheet)
@@ -143,7 +143,7 @@ function ItemDock({
                 battery {state.power === 'on' ? 'on' : 'off'}
               </span>
             )}
-            {wordsOf(item)}
+            {(asked && askTitle(asked)) ?? wordsOf(item)}
           </span>
         }
         hint={hintOf(item) ?? `${left} left here`}
