@@ -20,7 +20,7 @@ import { hasAuthority, proofOf } from '../wake/index.ts'
 import { expectedReadings, memberWiring } from '../wiring/index.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { momentOf, type WakeMoment } from './wakeMoment.ts'
-import type { WorkItem } from './workItems.ts'
+import { isStart, type WorkItem } from './workItems.ts'
 
 /** Where a fail leads: what is looked at, and where. */
 export interface WakeLead {
@@ -82,10 +82,10 @@ function aimOf(item: WorkItem): Aim {
     return item.asks === 'throttle' || item.asks === 'leak' || item.asks === 'level' ? item.asks : 'other'
   }
   if (item.kind !== 'step') return 'other'
-  const { proof, reading, engine, asks } = item.step
+  const { proof, reading } = item.step
   if (proof !== undefined) return proof
   if (reading) return 'reading'
-  return engine === 'runs' && !asks ? 'start' : 'other'
+  return isStart(item.step) ? 'start' : 'other'
 }
 
 function stopsOf({ engine, class: kind }: Machine, kit: Kit, moment: LampMoment): string[] {

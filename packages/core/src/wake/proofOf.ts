@@ -1,4 +1,4 @@
-import type { Kit, SignalRole } from '../dossiers/index.ts'
+import type { Kit, Machine, SignalRole } from '../dossiers/index.ts'
 
 /** What is compared to prove a kit's connection, with how near the two have to be. */
 export interface ProofValue {
@@ -40,8 +40,8 @@ export function proofOf({ ends }: Kit): ProofValue {
   )
 }
 
-/** Channels of a kit that drive an injector each, by cylinder; each cylinder once. */
-export function fuelChannels({ ends }: Kit): number[] {
+/** Channels of a kit that drive an injector each, by cylinder; each cylinder once. What the engine has no cylinder for is capped. */
+export function fuelChannels({ ends }: Kit, { engine }: Pick<Machine, 'engine'>): number[] {
   const cylinders = ends.flatMap((end) =>
     end.type === 'inline-pair'
       ? end.lines.flatMap(({ wants }) =>
@@ -49,5 +49,5 @@ export function fuelChannels({ ends }: Kit): number[] {
         )
       : [],
   )
-  return [...new Set(cylinders)].sort((a, b) => a - b)
+  return [...new Set(cylinders)].filter((cylinder) => cylinder <= engine.cylinders).sort((a, b) => a - b)
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { fittings } from '../wiring/shippedCase.ts'
-import { gateShut, hasAuthority, judgeAuthority, proofOf, readLamp, stepOf } from './index.ts'
+import { fittings, shippedKit, shippedMachine } from '../wiring/shippedCase.ts'
+import { fuelChannels, gateShut, hasAuthority, judgeAuthority, proofOf, readLamp, stepOf } from './index.ts'
 import { standIn, standInProof, standInWays, type StandInWay } from './standIn.ts'
 
 const seeds = [1, 2, 3, 4, 5]
@@ -61,6 +61,14 @@ describe.each(standInWays)('a stand-in that is %s', (way) => {
       else expect([kit.id, sign?.rightAt]).toEqual([kit.id, expect.arrayContaining(['running']) as unknown])
     }
   })
+})
+
+test('a channel the engine has no cylinder for is not muted', () => {
+  const four = shippedKit('quernby-p4-twin')
+  expect(fuelChannels(four, shippedMachine('tarnbrook-saddler-880'))).toEqual([1, 2])
+  expect(fuelChannels(four, { engine: { ...shippedMachine('tarnbrook-saddler-880').engine, cylinders: 4 } })).toEqual([
+    ...[1, 2, 3, 4],
+  ])
 })
 
 test('the same seed plays the same, another one does not', () => {

@@ -115,7 +115,7 @@ function muteOf(
   way: StandInWay,
   between: (low: number, high: number) => number,
 ): StandIn['mute'] {
-  const channels = fuelChannels(kit)
+  const channels = fuelChannels(kit, machine)
   if (channels.length === 0) return null
   const drop = Math.min(0.6, 0.5 / machine.engine.cylinders + 0.06)
   const answering = way !== 'bypassed' && way !== 'dead'

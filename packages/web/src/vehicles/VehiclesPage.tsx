@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useDeferredValue, useEffect, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { MachineThumb } from '../machine-view/index.ts'
 import { usePreferences } from '../platform/preferences.ts'
@@ -8,10 +8,23 @@ import { Empty, Failed, Loading } from '../ui/states.tsx'
 import { fetchShelf, fetchVehicles, type OnShelf, type VehicleRow } from './api.ts'
 import { PutOnFile } from './components/PutOnFile.tsx'
 
+/** How long nobody typed before it is looked for, ms. */
+const restMs = 250
+
+/** What was typed, once the hand rests. */
+function useRested(text: string): string {
+  const [rested, setRested] = useState(text)
+  useEffect(() => {
+    const timer = setTimeout(() => setRested(text), restMs)
+    return () => clearTimeout(timer)
+  }, [text])
+  return rested
+}
+
 /** Every machine that was ever here, and the kits that wait for their next one. */
 export function VehiclesPage() {
   const [sought, setSought] = useState('')
-  const q = useDeferredValue(sought.trim())
+  const q = useRested(sought.trim())
   const vehicles = useQuery({
     queryKey: ['vehicles', q],
     queryFn: () => fetchVehicles(q),

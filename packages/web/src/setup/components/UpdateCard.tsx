@@ -35,6 +35,9 @@ const order = [
   'It breaks off: leave the supply on and the plugs in, try again from the start; still dead, the maker’s recovery, never a second tool.',
 ] as const
 
+/** What is waited for meanwhile. */
+const noTouch = 'the update: nobody touches key, plug or door'
+
 /** An update guarded: supply, order, version before and after. */
 export function UpdateCard({ onDone }: { onDone: () => void }) {
   const { job, write } = useJob()
@@ -95,6 +98,16 @@ export function UpdateCard({ onDone }: { onDone: () => void }) {
             />
           )}
         </ul>
+        <Button
+          className="mt-2"
+          disabled={!typed.success || !verdict?.ok || verdict.value.verdict !== 'go'}
+          onClick={() =>
+            typed.success &&
+            void write({ kind: 'timer-started', what: noTouch, minutes: Math.max(1, typed.data.minutes) })
+          }
+        >
+          Begun: start the no-touch clock
+        </Button>
       </section>
       <form className="grid gap-3 border-t-2 border-line-soft pt-3 sm:grid-cols-2" onSubmit={fields.submit}>
         <TextField of={fields} name="what" label="What was updated" className="sm:col-span-2" />

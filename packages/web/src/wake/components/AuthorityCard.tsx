@@ -102,7 +102,7 @@ function Mute(props: ProofProps) {
   const { member } = props
   const { dossiers } = useJob()
   const send = useProof(props)
-  const channels = fuelChannels(member.kit)
+  const channels = fuelChannels(member.kit, dossiers.machine)
   const [before, setBefore] = useState('')
   const [rows, setRows] = useState<Record<number, { rpm: string; dropped: string }>>({})
   const rpmBefore = readFigure(before)
@@ -145,7 +145,7 @@ function Mute(props: ProofProps) {
           <span key={channel} className="contents">
             <span className="font-semibold">Channel {channel}</span>
             <NumberField
-              label={`Channel ${channel} muted, 1/min`}
+              label={`Channel ${channel} muted`}
               unit="1/min"
               className="w-full"
               text={rows[channel]?.rpm ?? ''}

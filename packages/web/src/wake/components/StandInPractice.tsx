@@ -25,7 +25,7 @@ export function StandInPractice({ member, way: proof }: { member: KitMember; way
   const samples = standInProof(played)
   const lamp = member.kit.lamps?.find(({ rightAt }) => rightAt?.includes('running'))
   const asked =
-    proof === 'mute' && fuelChannels(member.kit).length > 0
+    proof === 'mute' && fuelChannels(member.kit, dossiers.machine).length > 0
       ? played.mute
       : ({ kind: 'connection', samples, tolerance } as const)
   return (
