@@ -36,6 +36,8 @@ import {
 import { faultOf, loggerOptions } from './platform/log.ts'
 import { problemCodesTable } from './platform/problemCodes.ts'
 import { routingPlugin } from './routing/index.ts'
+import { levelsPlugin } from './levels/index.ts'
+import { provingPlugin } from './proving/index.ts'
 import { setupPlugin } from './setup/index.ts'
 import { vehicleService, vehiclesPlugin, type VehicleService } from './vehicles/index.ts'
 import { wakePlugin } from './wake/index.ts'
@@ -200,6 +202,8 @@ export async function buildApp(deps: AppDeps): Promise<App> {
   await server.register(electricalPlugin)
   await server.register(setupPlugin)
   await server.register(wakePlugin(dossiers))
+  await server.register(levelsPlugin(dossiers))
+  await server.register(provingPlugin)
   await server.register(circuitPlugin(deps, dossiers))
   await server.register(routingPlugin(deps, dossiers, jobs))
   await server.register(pairingPlugin(pairing, deps))

@@ -255,6 +255,8 @@ export interface Machine {
     stoichAfr?: number
     /** Four unless said. */
     strokes?: 2 | 4
+    /** What it gives and bears on stock. */
+    output?: EngineOutput
   }
   zones: Zone[]
   connectors: Connector[]
@@ -316,6 +318,23 @@ export interface Variant {
   ways?: AccessWay[]
   spots?: Spot[]
   passages?: Passage[]
+}
+
+/** What an engine gives and bears as it left the factory; of what is missing a map takes what is usual. */
+export interface EngineOutput {
+  powerKw: number
+  /** Where it has that power, 1/min. */
+  atRpm?: number
+  litres?: number
+  /** Rail pressure at idle, at full load, and where its valve opens, MPa. */
+  railMPa?: { idle: number; full: number; relief: number }
+  /** Over the ambient pressure at full load, and where the control unit sets a code, kPa. */
+  boostKPa?: number
+  boostCodeKPa?: number
+  /** Of the compressor, at the most. */
+  pressureRatio?: number
+  /** What the gearbox bears for good, N·m. */
+  gearboxNm?: number
 }
 
 /** How something is known: measured at a machine, taken from a sheet, guessed; or guessed, and a reading says otherwise. */

@@ -8,6 +8,7 @@ import {
   studRoles,
   variantLists,
   type Connector,
+  type EngineOutput,
   type FilterFigures,
   type Lock,
   type Machine,
@@ -153,6 +154,18 @@ export const machineSchema = z.strictObject({
     fuel: words,
     stoichAfr: z.number().min(5).max(20).optional(),
     strokes: z.union([z.literal(2), z.literal(4)]).optional(),
+    output: z
+      .strictObject({
+        powerKw: positive,
+        atRpm: positive.optional(),
+        litres: positive.optional(),
+        railMPa: z.strictObject({ idle: positive, full: positive, relief: positive }).optional(),
+        boostKPa: z.number().min(0).max(600).optional(),
+        boostCodeKPa: positive.optional(),
+        pressureRatio: z.number().min(1).max(6).optional(),
+        gearboxNm: positive.optional(),
+      } satisfies ShapeOf<EngineOutput>)
+      .optional(),
   }),
   ...items,
   body: body.optional(),

@@ -3,14 +3,14 @@ import { ref } from '../shared/refCase.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { checkReferences, planAppend, replay } from './jobJournal.ts'
 import { describe, expect, test } from 'vitest'
-import { fittings, shippedKit, shippedMachine, shippedMachines, togetherFittings } from '../wiring/shippedCase.ts'
+import { fittings, shippedKit, shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
 import { mountPlaceOf, mountPlaceWhy, routesOf } from './mountPlace.ts'
 import { accessOf, alsoCost, jobTargets } from './jobAccess.ts'
 import { plannedLoom } from './jobRoute.ts'
 import { asJournal, entryOf, gorseJob } from './journalCase.ts'
 import { daySpread, jobDay, jobTasks } from './jobTasks.ts'
 import { consumables, missingTools, tiesOf, toolsNeeded } from './materials.ts'
-import { commonKey, learntDay, learntTimes, measuredMinutes } from './measuredMinutes.ts'
+import { learntDay, learntTimes, measuredMinutes } from './measuredMinutes.ts'
 import type { EntryBody, NewEntry } from './model.ts'
 import { timeReport } from './timeReport.ts'
 import { timersOf } from './timers.ts'
@@ -350,21 +350,6 @@ describe('times', () => {
     const learnt = new Map([`off.${cover}`, `on.${cover}`].map((key) => [key, slow] as const))
     const other = accessOf({ ...longhaul, learnt }, replay(longhaul, []))
     expect(other?.targets.find((item) => item.target.id === target.target.id)?.way.id).not.toBe(target.way.id)
-  })
-
-  test('what a kit took alone teaches it among others, and the other way round; another kit’s step of the same name not', () => {
-    const pair = togetherFittings.find(({ name }) =>
-      name.includes('thistle-d5 + wren-selector on hallam-voss-longhaul'),
-    )
-    if (!pair) throw new Error('the V8 has module and selector together')
-    const alone = { machine: pair.machine, kit: shippedKit('wren-selector') }
-    expect(commonKey(alone, 'step.lay')).toBe('step.wren-selector:lay')
-    expect(commonKey(pair, 'step.wren-selector:lay')).toBe('step.wren-selector:lay')
-    expect(commonKey(pair, 'off.seat')).toBe('off.seat')
-    const samples = [20, 22, 24].map((minutes, i) => ({ job: `j${i}`, key: 'step.wren-selector:lay', minutes }))
-    expect([...learntTimes(alone, samples).keys()]).toEqual(['step.lay'])
-    expect([...learntTimes(pair, samples).keys()]).toEqual(['step.wren-selector:lay'])
-    expect([...learntTimes({ ...alone, kit: shippedKit('thistle-d5') }, samples).keys()]).toEqual([])
   })
 
   test('one odd figure moves a time little, and a time is never a hard limit', () => {

@@ -20,6 +20,12 @@ export type RefusalKind = keyof typeof statusOfKind
  * means there; the code says what a program can act on. Published at /api/docs.
  */
 export const problemCodes = {
+  // Levels and proof
+  'no-pull': 'These rows are no pull that can be worked out.',
+  'units-mixed': 'Figures do not go together: one of them is likely in another unit.',
+  'correction-not-valid': 'The correction is not made for this engine.',
+  'no-overlap': 'The pulls have no engine speed in common.',
+  'no-such-level': 'The kit has no such level.',
   // The request itself
   malformed: 'The request cannot be read as it stands.',
   'not-json': 'The body is not JSON.',

@@ -1,0 +1,177 @@
+import { failure, success, type Outcome } from '../shared/index.ts'
+import type { Pull } from './model.ts'
+
+export interface Claim {
+  /** Gains, not totals. */
+  powerKw?: number
+  torqueNm?: number
+  at?: 'wheel' | 'engine'
+  kind?: 'peak' | 'largest-gain'
+  /** Of the engine's power, measured by coasting down, lost on the way to the wheels, %. */
+  lossPct?: number
+}
+
+export interface Comparison {
+  gainPowerKw: number
+  gainTorqueNm: number
+  /** Half of the gain's 95 % interval from the runs themselves; null below two each. */
+  spreadPowerKw: number | null
+  shown: boolean
+  claim: 'met' | 'not met' | 'not shown' | null
+  /** Why, in sentences: what the figures rest on, and what would settle it. */
+  reasons: string[]
+  curve: { rpm: number; beforeKw: number; afterKw: number; seKw: number | null }[]
+}
+
+const gridPoints = 60
+
+/**
+ * What runs after show against runs before: each group's mean, the gain by peak or where it is largest, and its 95 % interval by Student's
+ * t over both groups' own spread. Of largest gains the widest interval over the whole range counts, since its place is chosen by the gain.
+ */
+export function comparePulls(before: readonly Pull[], after: readonly Pull[], claim?: Claim): Outcome<Comparison> {
+  if (before.length === 0 || after.length === 0)
+    return failure({
+      ...{ code: 'no-pull', path: before.length === 0 ? 'before' : 'after' },
+      message: 'A comparison wants a pull before and one after: one alone is a curve, and no gain.',
+    })
+  const all = [...before, ...after]
+  const low = Math.max(...all.map(({ points }) => points[0]?.rpm ?? Infinity))
+  const high = Math.min(...all.map(({ points }) => points.at(-1)?.rpm ?? -Infinity))
+  if (!(high > low))
+    return failure({
+      ...{ code: 'no-overlap', path: 'after' },
+      message: 'The pulls have no engine speed in common: the same gear, from the same speed.',
+    })
+  const grid = Array.from({ length: gridPoints }, (_item, i) => low + ((high - low) * i) / (gridPoints - 1))
+  const powers = (pulls: readonly Pull[]) => pulls.map((pull) => grid.map((rpm) => valueAt(pull, rpm, 'powerKw')))
+  const [powersBefore, powersAfter] = [powers(before), powers(after)]
+  const at = grid.map((rpm, i) => ({
+    rpm,
+    ...group(
+      powersBefore.map((run) => run[i] ?? 0),
+      powersAfter.map((run) => run[i] ?? 0),
+    ),
+  }))
+  const kind = claim?.kind ?? 'peak'
+  const peak = group(
+    before.map(({ peakPower }) => peakPower.kw),
+    after.map(({ peakPower }) => peakPower.kw),
+  )
+  const peakTorque = group(
+    before.map(({ peakTorque: { nm } }) => nm),
+    after.map(({ peakTorque: { nm } }) => nm),
+  )
+  const torques = (pulls: readonly Pull[]) => pulls.map((pull) => grid.map((rpm) => valueAt(pull, rpm, 'torqueNm')))
+  const [torquesBefore, torquesAfter] = [torques(before), torques(after)]
+  const torqueAt = grid.map((_rpm, i) =>
+    group(
+      torquesBefore.map((run) => run[i] ?? 0),
+      torquesAfter.map((run) => run[i] ?? 0),
+    ),
+  )
+  const power = kind === 'peak' ? peak : largest(at)
+  const torque = kind === 'peak' ? peakTorque : largest(torqueAt)
+  const shown = power.spread !== null && power.gain > power.spread
+  const reasons = [
+    ...(power.spread === null ? ['Below two runs each nothing says how much the same machine differs by itself.'] : []),
+    ...(power.spread !== null && !shown
+      ? [
+          `The gain of ${power.gain.toFixed(1)} kW is within what the runs differ by themselves, ${power.spread.toFixed(1)} kW.`,
+        ]
+      : []),
+    ...(Math.min(before.length, after.length) === 2
+      ? [`A third run each would bring the interval to about ${thirdRun(power.spread)} kW.`]
+      : []),
+  ]
+  const judged = claim ? judgeClaim(claim, { power, torque, shown }) : null
+  return success({
+    gainPowerKw: power.gain,
+    gainTorqueNm: torque.gain,
+    spreadPowerKw: power.spread,
+    shown,
+    claim: judged?.verdict ?? null,
+    reasons: [...reasons, ...(judged?.reason ? [judged.reason] : [])],
+    curve: at.map(({ rpm, before: beforeKw, after: afterKw, se }) => ({ rpm, beforeKw, afterKw, seKw: se })),
+  })
+}
+
+interface Grouped {
+  before: number
+  after: number
+  gain: number
+  se: number | null
+  spread: number | null
+}
+
+/** Two groups: their means, their difference, its standard error and the half of its 95 % interval. */
+function group(before: readonly number[], after: readonly number[]): Grouped {
+  const [a, b] = [mean(before), mean(after)]
+  const freedom = before.length + after.length - 2
+  if (before.length < 2 || after.length < 2) return { before: a, after: b, gain: b - a, se: null, spread: null }
+  const squares = [...before.map((one) => (one - a) ** 2), ...after.map((one) => (one - b) ** 2)]
+  const pooled = squares.reduce((sum, one) => sum + one, 0) / freedom
+  const se = Math.sqrt(pooled * (1 / before.length + 1 / after.length))
+  return { before: a, after: b, gain: b - a, se, spread: studentT(freedom) * se }
+}
+
+function largest(list: readonly Grouped[]): Pick<Grouped, 'gain' | 'spread'> {
+  const best = list.reduce((one, other) => (other.gain > one.gain ? other : one))
+  const spreads = list.flatMap(({ spread }) => spread ?? [])
+  return { gain: best.gain, spread: spreads.length === 0 ? null : Math.max(...spreads) }
+}
+
+const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + one, 0) / values.length
+
+/** Quantiles of Student's t at 97.5 %, from one degree of freedom up. */
+const quantiles = [
+  12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228, 2.201, 2.179, 2.16, 2.145, 2.131, 2.12, 2.11,
+  2.101, 2.093, 2.086,
+] as const
+export function studentT(freedom: number): number {
+  const known = quantiles[Math.round(freedom) - 1]
+  // Beyond the table: Cornish and Fisher's first terms.
+  const z = 1.959964
+  return known ?? z + (z ** 3 + z) / (4 * freedom) + (5 * z ** 5 + 16 * z ** 3 + 3 * z) / (96 * freedom ** 2)
+}
+
+/** What three runs each would make of an interval from two each. */
+function thirdRun(spread: number | null): string {
+  return spread === null ? '?' : ((spread * (studentT(4) * Math.sqrt(2 / 3))) / studentT(2)).toFixed(1)
+}
+
+function valueAt({ points }: Pull, rpm: number, field: 'powerKw' | 'torqueNm'): number {
+  const at = points.findIndex((point) => point.rpm >= rpm)
+  const [low, high] = [points[Math.max(0, at - 1)], points[at < 0 ? points.length - 1 : at]]
+  if (!low || !high) return 0
+  const wide = high.rpm - low.rpm
+  return wide <= 0 ? high[field] : low[field] + ((rpm - low.rpm) / wide) * (high[field] - low[field])
+}
+
+/** Torque of runs is judged by the same rule as their power. */
+function judgeClaim(
+  { powerKw, torqueNm, at = 'wheel', lossPct }: Claim,
+  {
+    power,
+    torque,
+    shown,
+  }: { power: Pick<Grouped, 'gain' | 'spread'>; torque: Pick<Grouped, 'gain' | 'spread'>; shown: boolean },
+): { verdict: 'met' | 'not met' | 'not shown'; reason?: string } {
+  if (at === 'engine' && lossPct === undefined)
+    return {
+      verdict: 'not shown',
+      reason:
+        'The claim is for the engine, the pulls are at the wheels: without a loss that was measured nothing follows.',
+    }
+  const toEngine = at === 'engine' ? 1 / (1 - (lossPct ?? 0) / 100) : 1
+  const parts = [
+    ...(powerKw === undefined ? [] : [{ ...power, claimed: powerKw, shown }]),
+    ...(torqueNm === undefined
+      ? []
+      : [{ ...torque, claimed: torqueNm, shown: torque.spread !== null && torque.gain > torque.spread }]),
+  ]
+  if (parts.length === 0) return { verdict: 'not shown', reason: 'Nothing is claimed in figures.' }
+  if (parts.some((part) => !part.shown)) return { verdict: 'not shown' }
+  const met = parts.every(({ gain, spread, claimed }) => (gain + (spread ?? 0)) * toEngine >= claimed - 1e-9)
+  return { verdict: met ? 'met' : 'not met' }
+}

@@ -1,0 +1,14 @@
+export {
+  airDensity,
+  correctionFactor,
+  corrections,
+  factorOf,
+  pressureAt,
+  vapourKPa,
+  type Air,
+  type Correction,
+} from './air.ts'
+export { comparePulls, studentT, type Claim, type Comparison } from './compare.ts'
+export { powerOf, torqueOf, type Pull, type PullAsked, type PullPoint, type PullRow, type Road } from './model.ts'
+export { workOutPull } from './pull.ts'
+export { readPullCsv } from './readPullCsv.ts'
