@@ -98,7 +98,7 @@ export default defineConfig(({ command }) => ({
             // What every page draws with goes along: each small script of its own costs a quarter of a kB.
             {
               name: 'query',
-              test: /node_modules\/(?:@tanstack\/(?:query-core|react-query)|react|zustand)\/|\/src\/platform\/figures\/|\/src\/ui\/(?:comesLater|states|Button)\.tsx/,
+              test: /node_modules\/(?:@tanstack\/(?:query-core|react-query)|react|zustand)\/|\/src\/platform\/figures\/|\/src\/ui\/(?:comesLater|states|Button|NumberField)\.tsx|\/src\/ui\/afterwards\.ts/,
             },
           ],
         },

@@ -3,7 +3,9 @@ import { checkKitEntries, freshCheckKit } from '../check-kit/index.ts'
 import { freshSupply, fuseFindings, supplyEntries, supplyRules } from '../electrical/index.ts'
 import { findEntries, freshFinds } from '../finds/index.ts'
 import { freshTrim, trimEntries } from '../fuel-trim/index.ts'
+import { freshLevels, levelEntries, levelFindings, levelRules } from '../levels/index.ts'
 import { freshPhotos, photoEntries } from '../photos/index.ts'
+import { freshProving, provingEntries } from '../proving/index.ts'
 import { freshRoute, routeEntries, routeRules } from '../routing/index.ts'
 import { freshSensors, pipeBars, pipeWork, sensorEntries, sensorRules } from '../sensors/index.ts'
 import { freshSetup, setupBars, setupEntries, setupFindings, setupRules, setupWork } from '../setup/index.ts'
@@ -77,6 +79,14 @@ export const capabilities = [
     work: (dossiers, state, station) =>
       purposeOf(state) === 'fit' ? [...wakeWork(dossiers, state, station), ...leakWork(dossiers, state, station)] : [],
   },
+  {
+    name: 'levels',
+    entries: levelEntries,
+    fresh: freshLevels,
+    rules: levelRules,
+    findings: levelFindings,
+  },
+  { name: 'proving', entries: provingEntries, fresh: freshProving },
   { name: 'check-kit', entries: checkKitEntries, fresh: freshCheckKit },
   { name: 'finds', entries: findEntries, fresh: freshFinds },
   {

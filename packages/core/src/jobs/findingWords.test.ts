@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { supplyRules, supplyWords } from '../electrical/index.ts'
 import type { FindingWords } from '../findings/index.ts'
+import { levelRules, levelWords } from '../levels/index.ts'
 import { routeRules, routeWords } from '../routing/index.ts'
 import { sensorRules, sensorWords } from '../sensors/index.ts'
 import { setupRules, setupWords } from '../setup/index.ts'
@@ -22,6 +23,7 @@ const rooms = [
   [sensorRules, sensorWords],
   [setupRules, setupWords],
   [wakeRules, wakeWords],
+  [levelRules, levelWords],
   [workRules, workWords],
 ] as const
 

@@ -4,6 +4,8 @@ import { supplyForms } from '../electrical/index.ts'
 import { trimForms } from '../fuel-trim/index.ts'
 import { findForms } from '../finds/index.ts'
 import { entrySchema } from '../journal/index.ts'
+import { levelForms } from '../levels/index.ts'
+import { provingForms } from '../proving/index.ts'
 import { photoForms } from '../photos/index.ts'
 import { routeForms } from '../routing/index.ts'
 import { sensorForms } from '../sensors/index.ts'
@@ -25,6 +27,8 @@ export const jobForms = {
   ...sensorForms,
   ...setupForms,
   ...wakeForms,
+  ...levelForms,
+  ...provingForms,
   ...checkKitForms,
   ...vehicleForms,
   ...photoForms,

@@ -154,6 +154,14 @@ const drawn: Drawn = {
   started: { verdict: choose(['pass', 'fail']), text: word },
   'lamp-seen': { pattern: fc.constant(null), means: word },
   'health-checked': { what: choose(['Oil', 'Leaks']), ok: fc.boolean(), says: word },
+  'level-run': { level: choose([0, 1]), readings: fc.constant({ rail: { value: 180 } }) },
+  'pull-made': {
+    ...{ when: choose(['before', 'after']), name: word, factor: fc.constant(1), warnings: fc.constant([]) },
+    points: fc.constant([{ rpm: 3000, speedKmh: null, powerKw: 20, torqueNm: 60, sePowerKw: null }]),
+    peakPower: fc.constant({ kw: 20, rpm: 3000, speedKmh: null }),
+    peakTorque: fc.constant({ nm: 60, rpm: 3000 }),
+  },
+  'gain-claimed': { powerKw: choose([2, 5]), of: choose(['wheel', 'engine']) },
   'boss-measured': {
     from: choose(['port', 'collector']),
     behindMm: choose([100, 300]),
@@ -203,7 +211,7 @@ const drawn: Drawn = {
 }
 
 /** Kinds that the quad's kit has nothing for: it has no levels and changes no pedal. */
-export const foreignKinds = ['level-agreed', 'pedal-proved', 'level-seen', 'selector-proved']
+export const foreignKinds = ['level-agreed', 'pedal-proved', 'level-seen', 'selector-proved', 'level-run']
 
 /** Every kind that is drawn. */
 export const drawnKinds = Object.keys(drawn).filter((kind) => !foreignKinds.includes(kind))

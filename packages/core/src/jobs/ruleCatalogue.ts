@@ -1,5 +1,6 @@
 import { supplyRules } from '../electrical/index.ts'
 import type { Rule } from '../findings/index.ts'
+import { levelRules } from '../levels/index.ts'
 import { routeRules } from '../routing/index.ts'
 import { sensorRules } from '../sensors/index.ts'
 import { setupRules } from '../setup/index.ts'
@@ -16,6 +17,7 @@ export const rulesByRoom = {
   sensors: sensorRules,
   setup: setupRules,
   wake: wakeRules,
+  levels: levelRules,
   vehicles: stockRules,
   jobs: workRules,
 } as const satisfies Record<string, Readonly<Record<string, Rule>>>
@@ -27,6 +29,7 @@ export const ruleCatalogue = {
   ...sensorRules,
   ...setupRules,
   ...wakeRules,
+  ...levelRules,
   ...stockRules,
   ...workRules,
 }

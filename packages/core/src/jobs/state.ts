@@ -8,6 +8,8 @@ import type { TrimState } from '../fuel-trim/index.ts'
 import type { Decided, Done, Held } from '../journal/index.ts'
 import type { PhotoState } from '../photos/index.ts'
 import type { RouteState } from '../routing/index.ts'
+import type { LevelState } from '../levels/index.ts'
+import type { ProvingState } from '../proving/index.ts'
 import type { SensorState } from '../sensors/index.ts'
 import type { SetupState } from '../setup/index.ts'
 import type { WakeState } from '../wake/index.ts'
@@ -68,6 +70,8 @@ export type JobState = WorkState &
   SensorState &
   SetupState &
   WakeState &
+  LevelState &
+  ProvingState &
   CheckKitState &
   PhotoState &
   FindState &

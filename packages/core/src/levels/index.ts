@@ -1,5 +1,5 @@
+export { abortRules } from './abortRules.ts'
 export {
-  abortRules,
   judgeLadder,
   type Ladder,
   type LadderMiss,
@@ -8,3 +8,7 @@ export {
   type LevelRun,
 } from './ladder.ts'
 export { levelMap, type LevelCell, type LevelMapAsked } from './levelMap.ts'
+export { levelEntries } from './entries.ts'
+export { levelFindings, levelRules, levelWords, usualLimits, type LevelRule } from './findings.ts'
+export { levelForms } from './forms.ts'
+export { freshLevels, type LevelState } from './state.ts'

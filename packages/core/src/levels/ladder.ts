@@ -70,19 +70,8 @@ function missOf({ level, readings }: LevelRun, limit: LevelLimit): LadderMiss | 
   if (max !== undefined && value > max) return miss(`${quantity}: ${value}, at most ${max}.`)
   if (min !== undefined && value < min) return miss(`${quantity}: ${value}, at least ${min}.`)
   if (forSeconds !== undefined && !(seconds !== undefined && seconds >= forSeconds))
-    return miss(
-      `${quantity}: ${seconds === undefined ? 'how long it was held is not written down' : `held ${seconds} s`}, it wants ${forSeconds} s.`,
-    )
+    return miss(`${quantity}: held ${seconds ?? '?'} s, it wants ${forSeconds}.`)
   if (limit.at !== undefined && at !== limit.at)
-    return miss(`${quantity}: read ${at === undefined ? 'nobody says where' : `at ${at}`}, it wants ${limit.at}.`)
+    return miss(`${quantity}: read ${at ?? 'nobody says where'}, it wants ${limit.at}.`)
   return null
 }
-
-/** What stops a loaded run at once, whatever its level. Source: general practice; exhaust before the turbine. */
-export const abortRules = [
-  'exhaust before the turbine 700 °C and still rising',
-  'coolant 102 °C',
-  'gearbox oil 115 °C',
-  'rail 10 MPa off what is wanted for two seconds',
-  'any lamp, smoke or knock',
-] as const

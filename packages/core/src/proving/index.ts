@@ -12,3 +12,6 @@ export { comparePulls, studentT, type Claim, type Comparison } from './compare.t
 export { powerOf, torqueOf, type Pull, type PullAsked, type PullPoint, type PullRow, type Road } from './model.ts'
 export { workOutPull } from './pull.ts'
 export { readPullCsv } from './readPullCsv.ts'
+export { provingEntries } from './entries.ts'
+export { provingForms } from './forms.ts'
+export { freshProving, pullTimes, type ProvingState, type PullMade, type PullTime } from './state.ts'

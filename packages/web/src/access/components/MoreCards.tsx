@@ -1,6 +1,10 @@
 import type { Station } from '@tidy-badger/core/dossiers'
+import { membersOf } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
+import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
+import { LadderCard } from '../../levels/index.ts'
+import { PullsCard } from '../../proving/index.ts'
 import { UnitCard, UpdateCard, WheelsCard } from '../../setup/index.ts'
 import { CodesCard, HealthCard, LampCard } from '../../wake/index.ts'
 import { MeterCard } from './MeterCard.tsx'
@@ -13,17 +17,21 @@ const cards = {
   update: { title: 'Update a module', at: ['set-up'] },
   unit: { title: 'Numbers on the unit', at: ['check-kit', 'set-up'] },
   wheels: { title: 'Wheels and speed', at: ['set-up', 'trim', 'prove'] },
+  ladder: { title: 'Ladder of levels', at: ['trim'] },
+  pulls: { title: 'Pulls and claim', at: ['take-in', 'prove'] },
   meter: { title: 'Kilometres or hours', at: ['take-in'] },
 } as const satisfies Record<string, { title: string; at: readonly Station[] }>
 type Card = keyof typeof cards
 
-const names: readonly Card[] = ['meter', 'lamp', 'codes', 'health', 'unit', 'update', 'wheels']
+const names: readonly Card[] = ['meter', 'ladder', 'pulls', 'lamp', 'codes', 'health', 'unit', 'update', 'wheels']
 
 /** What is wanted beside the steps of a station, one tap away. */
 export function MoreCards({ station }: { station: Station }) {
+  const { dossiers } = useJob()
   const [open, setOpen] = useState<Card | null>(null)
   const [held, setHeld] = useState<Card>('lamp')
-  const here = names.filter((name) => cards[name].at.some((at) => at === station))
+  const levels = membersOf(dossiers.kit).some(({ kit }) => kit.levels)
+  const here = names.filter((name) => cards[name].at.some((at) => at === station) && (name !== 'ladder' || levels))
   if (here.length === 0) return null
   const close = () => setOpen(null)
   return (
@@ -39,10 +47,17 @@ export function MoreCards({ station }: { station: Station }) {
           {cards[name].title}
         </Button>
       ))}
-      <Sheet open={open !== null} onClose={close} title={cards[held].title}>
+      <Sheet
+        open={open !== null}
+        onClose={close}
+        title={cards[held].title}
+        wide={held === 'ladder' || held === 'pulls'}
+      >
         {held === 'lamp' && <LampCard onDone={close} />}
         {held === 'codes' && <CodesCard />}
         {held === 'health' && <HealthCard />}
+        {held === 'ladder' && <LadderCard />}
+        {held === 'pulls' && <PullsCard />}
         {held === 'unit' && <UnitCard />}
         {held === 'wheels' && <WheelsCard onDone={close} />}
         {held === 'meter' && <MeterCard onDone={close} />}

@@ -1,0 +1,59 @@
+import { membersOf, joinedId, type DossierPair, type Machine, type SettingId } from '../dossiers/index.ts'
+import { collectFindings, defineRules, fix, said, type FactsOf } from '../findings/index.ts'
+import type { SetupState } from '../setup/index.ts'
+import type { Finding, FindingPlace } from '../wiring/index.ts'
+import { judgeLadder, type LevelLimit } from './ladder.ts'
+import type { LevelState } from './state.ts'
+
+/** What may be wrong with a level. */
+export const levelRules = defineRules({
+  'level-not-earned': fix('A higher level is set, or agreed, than the loaded runs allow.'),
+})
+export type LevelRule = keyof typeof levelRules
+
+export const levelWords = {
+  'level-not-earned': ({ kit, level, allowed, why }: { kit: string; level: string; allowed: string; why: string }) =>
+    said(
+      `The ${kit} is to run on ${level}; its runs allow ${allowed}.${why === '' ? '' : ` ${why}`}`,
+      'Set it to what they allow, or run the ladder further.',
+    ),
+}
+
+/** What a level may do on a machine: by its dossier, and as is borne for good. Source: general practice; exhaust before the turbine. */
+export function usualLimits({ engine: { fuel, output } }: Pick<Machine, 'engine'>): LevelLimit[] {
+  const before = 'before the turbine'
+  return [
+    { quantity: 'exhaust', max: 700, forSeconds: 60, at: before },
+    { quantity: 'coolant', max: 102 },
+    ...(/diesel/i.test(fuel) ? [{ quantity: 'rail', max: (output?.railMPa?.relief ?? 205) - 10 }] : []),
+    ...(output?.boostCodeKPa === undefined ? [] : [{ quantity: 'boost', max: output.boostCodeKPa }]),
+  ]
+}
+
+/** Levels that are set or agreed, against what loaded runs allow; nothing as long as nobody ran one. */
+export function levelFindings(
+  { machine, kit }: DossierPair,
+  state: LevelState & Pick<SetupState, 'settings' | 'agreed'>,
+): Finding<LevelRule>[] {
+  const { findings, say } = collectFindings<FactsOf<typeof levelWords>, FindingPlace>(levelRules, levelWords)
+  for (const { key, kit: own } of membersOf(kit)) {
+    const runs = state.levelRuns[key]
+    const setting = own.settings.find(({ role }) => role === 'level')
+    if (!runs || !setting) continue
+    const set = state.settings[joinedId<SettingId>(key, setting.id)]
+    const wanted = [set?.value, state.agreed[key]?.level].flatMap((level) => level ?? [])
+    const { highestAllowed, because } = judgeLadder(own.levels?.length ?? 0, usualLimits(machine), runs)
+    const over = wanted.find((level) => (setting.choices ?? []).indexOf(level) > (highestAllowed ?? 0))
+    if (over !== undefined)
+      say(
+        'level-not-earned',
+        { entry: runs.at(-1)?.entry },
+        {
+          ...{ kit: own.model, level: over },
+          allowed: highestAllowed === null ? 'none yet' : highestAllowed === 0 ? 'stock' : String(highestAllowed),
+          why: because[0]?.says ?? '',
+        },
+      )
+  }
+  return findings
+}

@@ -1,0 +1,36 @@
+import type { DossierPair, Station } from '../dossiers/index.ts'
+import { defineEntry, doneBy } from '../journal/index.ts'
+import type { provingForms } from './forms.ts'
+import type { ProvingState } from './state.ts'
+
+const entry = defineEntry<DossierPair, ProvingState, Station, typeof provingForms>()
+
+/** A pull, before the kit or after it. */
+export const pullMade = entry({
+  kind: 'pull-made',
+  apply(state, { when, name, points, peakPower, peakTorque, factor, warnings, ...head }) {
+    state.pulls.push({ ...doneBy(head), when, name, points, peakPower, peakTorque, factor, warnings })
+    return null
+  },
+  place: ({ when }) => (when === 'before' ? 'take-in' : 'prove'),
+  words: ({ when, name, peakPower }) =>
+    `Pull ${when === 'before' ? 'on stock' : 'with the kit'}, ${name}: ${peakPower.kw.toFixed(1)} kW at ${Math.round(peakPower.rpm)} 1/min`,
+})
+
+/** What is claimed to be gained. */
+export const gainClaimed = entry({
+  kind: 'gain-claimed',
+  apply(state, { powerKw, torqueNm, of, ...head }) {
+    state.claimed = {
+      ...doneBy(head),
+      at: of,
+      ...(powerKw === undefined ? {} : { powerKw }),
+      ...(torqueNm === undefined ? {} : { torqueNm }),
+    }
+    return null
+  },
+  words: ({ powerKw, torqueNm, of }) =>
+    `Claimed at the ${of}: ${[powerKw === undefined ? '' : `${powerKw} kW`, torqueNm === undefined ? '' : `${torqueNm} N·m`].filter(Boolean).join(', ') || 'nothing'}`,
+})
+
+export const provingEntries = [pullMade, gainClaimed]

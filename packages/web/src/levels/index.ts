@@ -1,0 +1,1 @@
+export { LadderCard } from './components/LadderCard.tsx'

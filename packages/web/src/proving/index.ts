@@ -1,0 +1,1 @@
+export { PullsCard } from './components/PullsCard.tsx'
