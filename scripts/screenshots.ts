@@ -83,10 +83,14 @@ const views: View[] = [
         .click(),
   },
   {
-    name: 'places',
-    path: '/job/demo-tow-truck/lay-loom',
-    sign: 'Branch by branch',
-    before: (page) => page.getByRole('tab', { name: 'Places' }).click(),
+    name: 'wake',
+    path: '/job/demo-harvester/wake',
+    sign: 'What you should see',
+    before: (page) =>
+      page
+        .getByRole('button', { name: /^Start, let it idle/ })
+        .first()
+        .click(),
   },
   {
     name: 'power-night',

@@ -8,6 +8,25 @@ const entry = defineEntry<DossierPair, ProvingState, Station, typeof provingForm
 /** A pull, before the kit or after it. */
 export const pullMade = entry({
   kind: 'pull-made',
+  refs(_dossiers, { points, peakPower, peakTorque }) {
+    const borne =
+      points.some(({ rpm, powerKw }) => rpm === peakPower.rpm && powerKw === peakPower.kw) &&
+      points.some(({ rpm, torqueNm }) => rpm === peakTorque.rpm && torqueNm === peakTorque.nm)
+    const back = points.findIndex(({ rpm }, i) => i > 0 && rpm < (points[i - 1]?.rpm ?? 0))
+    if (back > 0)
+      return [
+        { code: 'no-pull', path: `points.${back}.rpm`, message: 'Points of a pull stand in order of engine speed.' },
+      ]
+    return borne
+      ? []
+      : [
+          {
+            code: 'proof-not-borne-out',
+            path: 'peakPower',
+            message: 'No point of this pull has the peak it is said to have.',
+          },
+        ]
+  },
   apply(state, { when, name, points, peakPower, peakTorque, factor, warnings, ...head }) {
     state.pulls.push({ ...doneBy(head), when, name, points, peakPower, peakTorque, factor, warnings })
     return null

@@ -3,7 +3,7 @@ import { abortRules, judgeLadder, usualLimits, type LevelLimit } from '@tidy-bad
 import { readFigure } from '@tidy-badger/core/shared'
 import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
-import { useKeptText } from '../../platform/keptTexts.ts'
+import { useKeptFields } from '../../platform/useKeptFields.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { VerdictLine } from '../../ui/Verdict.tsx'
@@ -34,9 +34,7 @@ function OfKit({ member }: { member: KitMember }) {
   const { highestAllowed, next, because } = judgeLadder(levels.length, limits, runs)
   const [chosen, setChosen] = useState<number | null>(null)
   const level = chosen ?? next ?? runs.at(-1)?.level ?? 0
-  const [kept, setKept] = useKeptText(`job/${job.id}/run/${member.key}`)
-  const typed: Record<string, string> = kept === '' ? {} : JSON.parse(kept)
-  const put = (name: string, text: string) => setKept(JSON.stringify({ ...typed, [name]: text }))
+  const { typed, put, clear } = useKeptFields(`job/${job.id}/run/${member.key}`)
   const readings = Object.fromEntries(
     limits.flatMap(({ quantity, forSeconds, at }) => {
       const value = readFigure(typed[quantity] ?? '', unitOf(quantity))
@@ -53,7 +51,7 @@ function OfKit({ member }: { member: KitMember }) {
   )
   const send = async () => {
     if (!(await write({ kind: 'level-run', level, readings, ...kitNamed(member) }))) return
-    setKept('')
+    clear()
     setChosen(null)
   }
   return (

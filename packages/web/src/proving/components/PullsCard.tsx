@@ -2,7 +2,7 @@ import { comparePulls, readPullCsv, workOutPull, type PullAsked, type PullTime }
 import { readFigure } from '@tidy-badger/core/shared'
 import { Suspense, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
-import { useKeptText } from '../../platform/keptTexts.ts'
+import { useKeptFields } from '../../platform/useKeptFields.ts'
 import { Button } from '../../ui/Button.tsx'
 import { later } from '../../ui/comesLater.tsx'
 import { FileButton } from '../../ui/FileButton.tsx'
@@ -68,8 +68,7 @@ function NewPull() {
   const { job, dossiers, write } = useJob()
   const [text, setText] = useState('')
   const [name, setName] = useState('')
-  const [kept, setKept] = useKeptText(`job/${job.id}/road`)
-  const road: Record<string, string> = kept === '' ? {} : JSON.parse(kept)
+  const { typed: road, put } = useKeptFields(`job/${job.id}/pull-road`)
   const read = text.trim() === '' ? null : readPullCsv(text)
   const figure = (field: string, unit: string) => readFigure(road[field] ?? '', unit)
   const [massKg, dragAreaM2, rolling] = [figure('massKg', 'kg'), figure('dragAreaM2', 'm²'), figure('rolling', '')]
@@ -140,7 +139,7 @@ function NewPull() {
               unit={unit}
               className="w-full"
               text={road[field] ?? ''}
-              onText={(typed) => setKept(JSON.stringify({ ...road, [field]: typed }))}
+              onText={(typed) => put(field, typed)}
             >
               {label}
             </NumberField>

@@ -10,7 +10,7 @@ import {
 import type { EntryBody } from '@tidy-badger/core/jobs'
 import { readFigure } from '@tidy-badger/core/shared'
 import { useJob } from '../../jobs/index.ts'
-import { useKeptText } from '../../platform/keptTexts.ts'
+import { useKeptFields } from '../../platform/useKeptFields.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { VerdictLine } from '../../ui/Verdict.tsx'
@@ -20,11 +20,10 @@ const plain = 'plain'
 /** Both tracks of the pedal at five positions: plain, then at every sensitivity. @param step the kit's own step that it answers */
 export function PedalCard({ step, onDone }: { step?: StepId; onDone: () => void }) {
   const { job, dossiers, write } = useJob()
-  const [kept, setKept] = useKeptText(`job/${job.id}/pedal`)
+  const { typed, put, clear } = useKeptFields(`job/${job.id}/pedal`)
   const member = membersOf(dossiers.kit).find(({ kit, present }) => changesPedal(kit) && !present)
   if (!member) return null
   const levels = pedalLevels(member.kit)
-  const typed: Record<string, string> = kept === '' ? {} : JSON.parse(kept)
   const at = (level: string, pct: number, track: 1 | 2) => `${level}/${pct}/${track}`
   const volts = (level: string, pct: number, track: 1 | 2) => readFigure(typed[at(level, pct, track)] ?? '', 'V')
   const points = levels.flatMap((level) =>
@@ -49,7 +48,7 @@ export function PedalCard({ step, onDone }: { step?: StepId; onDone: () => void 
           ]
         : []
     if (!(await write({ kind: 'pedal-proved', verdict: judged.verdict, points, ...named }, ...more))) return
-    setKept('')
+    clear()
     onDone()
   }
   return (
@@ -78,7 +77,7 @@ export function PedalCard({ step, onDone }: { step?: StepId; onDone: () => void 
                     unit="V"
                     className="w-full"
                     text={typed[at(level, pct, track)] ?? ''}
-                    onText={(text) => setKept(JSON.stringify({ ...typed, [at(level, pct, track)]: text }))}
+                    onText={(text) => put(at(level, pct, track), text)}
                   />
                 ))}
               </span>

@@ -4,7 +4,7 @@ import { fuelChannels, hasAuthority, proofOf, type AuthorityAsked } from '@tidy-
 import { useState } from 'react'
 import { FromInstrument } from '../../instruments/index.ts'
 import { useJob } from '../../jobs/index.ts'
-import { useKeptText } from '../../platform/keptTexts.ts'
+import { useKeptFields } from '../../platform/useKeptFields.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useProof, type ProofProps } from '../useProof.ts'
 import { Judged } from './Judged.tsx'
@@ -45,8 +45,7 @@ function Connection(props: ProofProps) {
   const { member } = props
   const { job } = useJob()
   const { quantity, unit, tolerance, move } = proofOf(member.kit)
-  const [kept, setKept] = useKeptText(`job/${job.id}/proof/${member.key}`)
-  const typed: Record<string, string> = kept === '' ? {} : JSON.parse(kept)
+  const { typed, put, clear } = useKeptFields(`job/${job.id}/proof/${member.key}`)
   const send = useProof(props)
   const value = (name: string) => readFigure(typed[name] ?? '', unit)
   const samples = moments.flatMap((moment) => {
@@ -61,13 +60,13 @@ function Connection(props: ProofProps) {
         unit={unit}
         className="w-full text-title"
         text={typed[name] ?? ''}
-        onText={(text) => setKept(JSON.stringify({ ...typed, [name]: text }))}
+        onText={(text) => put(name, text)}
       >
         {label}
       </NumberField>
       <FromInstrument
         asked={{ quantity: quantity.toLowerCase(), unit }}
-        onTake={(figure) => setKept(JSON.stringify({ ...typed, [name]: String(figure) }))}
+        onTake={(figure) => put(name, String(figure))}
       />
     </span>
   )
@@ -76,7 +75,7 @@ function Connection(props: ProofProps) {
       className="flex flex-col gap-4"
       onSubmit={(event) => {
         event.preventDefault()
-        if (asked) void send(asked).then((sent) => sent && setKept(''))
+        if (asked) void send(asked).then((sent) => sent && clear())
       }}
     >
       <p>

@@ -2,7 +2,7 @@ import { ownMembers, type KitMember } from '@tidy-badger/core/dossiers'
 import { readFigure } from '@tidy-badger/core/shared'
 import { gateShut, stepOf, type AuthorityAsked } from '@tidy-badger/core/wake'
 import { useJob } from '../../jobs/index.ts'
-import { useKeptText } from '../../platform/keptTexts.ts'
+import { useKeptFields } from '../../platform/useKeptFields.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useProof } from '../useProof.ts'
 import { Judged } from './Judged.tsx'
@@ -23,9 +23,7 @@ const run = [
 
 function OfMember({ member, onDone }: { member: KitMember; onDone: () => void }) {
   const { job } = useJob()
-  const [kept, setKept] = useKeptText(`job/${job.id}/level/${member.key}`)
-  const typed: Record<string, string> = kept === '' ? {} : JSON.parse(kept)
-  const put = (name: string, text: string) => setKept(JSON.stringify({ ...typed, [name]: text }))
+  const { typed, put, clear } = useKeptFields(`job/${job.id}/level/${member.key}`)
   const send = useProof({ member, step: undefined, onDone })
   const levels = (member.kit.levels ?? []).flatMap((level) => {
     const step = stepOf(level, member.kit)
@@ -67,7 +65,7 @@ function OfMember({ member, onDone }: { member: KitMember; onDone: () => void })
       className="flex flex-col gap-4"
       onSubmit={(event) => {
         event.preventDefault()
-        if (asked) void send(asked).then((sent) => sent && setKept(''))
+        if (asked) void send(asked).then((sent) => sent && clear())
       }}
     >
       <p>

@@ -1,0 +1,16 @@
+import { useKeptText } from './keptTexts.ts'
+
+/** Several fields of one card, kept under one place until they are cleared. */
+export function useKeptFields(place: string): {
+  typed: Readonly<Record<string, string>>
+  put: (name: string, text: string) => void
+  clear: () => void
+} {
+  const [kept, keep] = useKeptText(place)
+  const typed: Record<string, string> = kept === '' ? {} : JSON.parse(kept)
+  return {
+    typed,
+    put: (name, text) => keep(JSON.stringify({ ...typed, [name]: text })),
+    clear: () => keep(''),
+  }
+}
