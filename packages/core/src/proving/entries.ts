@@ -14,16 +14,14 @@ export const pullMade = entry({
       points.some(({ rpm, torqueNm }) => rpm === peakTorque.rpm && torqueNm === peakTorque.nm)
     const back = points.findIndex(({ rpm }, i) => i > 0 && rpm < (points[i - 1]?.rpm ?? 0))
     if (back > 0)
-      return [
-        { code: 'no-pull', path: `points.${back}.rpm`, message: 'Points of a pull stand in order of engine speed.' },
-      ]
+      return [{ code: 'no-pull', path: `points.${back}.rpm`, message: 'Points stand in order of engine speed.' }]
     return borne
       ? []
       : [
           {
             code: 'proof-not-borne-out',
             path: 'peakPower',
-            message: 'No point of this pull has the peak it is said to have.',
+            message: 'No point of it has this peak.',
           },
         ]
   },

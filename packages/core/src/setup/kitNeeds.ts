@@ -1,4 +1,4 @@
-import { membersOf, type Kit, type KitEnd, type KitMember, type KitSetting } from '../dossiers/index.ts'
+import type { Kit, KitEnd, KitSetting } from '../dossiers/index.ts'
 
 /** Whether a kit stands in the place of the control unit and drives the engine itself. */
 export function isController(kit: Kit): boolean {
@@ -26,14 +26,6 @@ export function pedalLevels(kit: Kit): string[] {
 /** Settings that are the captured ends of a throttle. */
 export function isThrottle({ role }: Pick<KitSetting, 'role'>): boolean {
   return role === 'throttle shut' || role === 'throttle open'
-}
-
-/** Clicks of a selector from stock up: as many as the module of the job has, or else as it ships with. */
-export function selectorClicks(kit: Kit, member: Pick<KitMember, 'key' | 'kit'>): number[] {
-  const levels = membersOf(kit).find((other) => other.key !== member.key && other.kit.levels)?.kit.levels?.length
-  const own = Number(member.kit.settings.find(({ role }) => role === 'positions')?.shipped)
-  const count = levels === undefined ? own : levels + 1
-  return Array.from({ length: Number.isInteger(count) && count > 0 ? count : 1 }, (_item, i) => i)
 }
 
 /** A level as the unit's setting calls it: 0 is what it ships on. Null where it has no such level. */

@@ -46,22 +46,22 @@ export const setupWords = {
   'speed-off': ({ socketKmh, satelliteKmh, offPct }: { socketKmh: number; satelliteKmh: number; offPct: number }) =>
     said(
       `The socket says ${socketKmh} km/h, the satellite ${satelliteKmh}: ${Math.abs(offPct).toFixed(1)} % ${offPct > 0 ? 'too high' : 'too low'}.`,
-      'Look at the height of the wheels that is set, and at the axle where speed is picked up before it.',
+      'Look at the height of the wheels that is set, and at the axle.',
     ),
   'level-disagrees': ({ kit, shown }: { kit: string; shown: readonly { at: string; level: string }[] }) =>
     said(
       `The ${kit} shows ${shown.map(({ at, level }) => `${level} at ${at}`).join(', ')}.`,
-      'Key off and on, look at all of them again; what still differs is not joined, or not updated.',
+      'Key off and on, and look again; what still differs is not joined.',
     ),
   'selector-differs': ({ kit, wrong }: { kit: string; wrong: readonly { position: number; shown: number }[] }) =>
     said(
       `The ${kit}: ${wrong.map(({ position, shown }) => `click ${position} shows ${shown}`).join(', ')}.`,
-      'Look at the number of positions that is set, then at the bus leads; turn it through again.',
+      'Look at its number of positions, then at the bus leads.',
     ),
   'knob-rubs': ({ kit, clearanceMm, leastMm }: { kit: string; clearanceMm: number; leastMm: number }) =>
     said(
       `The knob of the ${kit} has ${clearanceMm} mm of room; it wants ${leastMm} to be turned with a glove.`,
-      'Move it before the hole is made, or take the next place.',
+      'Move it before the hole is made.',
     ),
   'wrong-unit': ({
     kit,
@@ -76,12 +76,12 @@ export const setupWords = {
   }) =>
     said(
       `The unit of the ${kit} is ${part}, serial ${serial}; for this machine it is ${wanted.join(' or ')}.`,
-      'Do not power it: send it back, or look at the variant of the machine again.',
+      'Do not power it; look at the variant of the machine again.',
     ),
   'no-pairing': ({ kit }: { kit: string }) =>
     said(
       `A phone does not pair with the ${kit} where it sits.`,
-      'Within two steps, nothing metal between, other phones off; if it still does not, the module goes where it does.',
+      'Within two steps, other phones off; if it still does not, the module goes where it does.',
     ),
   'tyre-wrong': ({ errorPct }: { errorPct: number }) =>
     said(

@@ -4,9 +4,11 @@ export { hasAuthority, wakeFindings, wakeWork, type WakeTask } from './findings.
 export { wakeForms } from './forms.ts'
 export { healthList, type HealthItem } from './health.ts'
 export { judgeAuthority, type AuthorityAsked, type AuthorityVerdict, type TwoValues } from './judgeAuthority.ts'
-export { gateShut, stepOf, type LevelStep, type RunState } from './levelStep.ts'
+export { gateShut, type RunState } from './gateShut.ts'
+export { stepOf, type LevelStep } from './levelStep.ts'
 export { readLamp, type LampAnswer, type LampAsked } from './readLamp.ts'
-export { fuelChannels, proofOf, type ProofValue } from './proofOf.ts'
+export { fuelChannels } from './fuelChannels.ts'
+export { proofOf, type ProofValue } from './proofOf.ts'
 export { wakeRules, type WakeRule } from './rules.ts'
 export { standIn, standInProof, standInWays, type StandIn, type StandInLine, type StandInWay } from './standIn.ts'
 export {

@@ -1,4 +1,4 @@
-import type { Kit, Machine, SignalRole } from '../dossiers/index.ts'
+import type { Kit, SignalRole } from '../dossiers/index.ts'
 
 /** What is compared to prove a kit's connection, with how near the two have to be. */
 export interface ProofValue {
@@ -38,16 +38,4 @@ export function proofOf({ ends }: Kit): ProofValue {
       ...{ quantity: 'Engine speed', unit: '1/min', tolerance: 60, move: rev },
     }
   )
-}
-
-/** Channels of a kit that drive an injector each, by cylinder; each cylinder once. What the engine has no cylinder for is capped. */
-export function fuelChannels({ ends }: Kit, { engine }: Pick<Machine, 'engine'>): number[] {
-  const cylinders = ends.flatMap((end) =>
-    end.type === 'inline-pair'
-      ? end.lines.flatMap(({ wants }) =>
-          wants.role === 'injector' && wants.signal === 'injector-drive' ? [wants.cylinder ?? 1] : [],
-        )
-      : [],
-  )
-  return [...new Set(cylinders)].filter((cylinder) => cylinder <= engine.cylinders).sort((a, b) => a - b)
 }

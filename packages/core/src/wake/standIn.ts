@@ -1,8 +1,10 @@
 import type { Kit, Machine } from '../dossiers/index.ts'
 import { seededRandom } from '../shared/index.ts'
 import type { AuthorityAsked, TwoValues } from './judgeAuthority.ts'
-import { stepOf, type RunState } from './levelStep.ts'
-import { fuelChannels, proofOf } from './proofOf.ts'
+import { fuelChannels } from './fuelChannels.ts'
+import type { RunState } from './gateShut.ts'
+import { stepOf } from './levelStep.ts'
+import { proofOf } from './proofOf.ts'
 
 /** How the stand-in plays: as it should be, or one of five wrong ways. */
 export const standInWays = ['right', 'bypassed', 'crossed', 'sensor', 'dead', 'asleep'] as const

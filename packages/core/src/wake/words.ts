@@ -43,9 +43,9 @@ export type WakeFacts = FactsOf<typeof wakeWords>
 
 export const wakeWorkWords = {
   'prove-level': ({ kit }: { kit: string }) =>
-    `On the first loaded run, prove a level of the ${kit}: at stock its value and the socket’s agree, at the level they differ by what it adds`,
+    `On the first loaded run, prove a level of the ${kit}: its value and the socket’s differ by what it adds`,
   'look-for-leaks': ({ covers }: { covers: readonly string[] }) =>
-    `Intake leak check, engine idling: ${covers.map(inSentence).join(', ')} was off. Listen, and spray a little at each joint: the speed does not move`,
+    `Intake leak check, engine idling: ${covers.map(inSentence).join(', ')} was off. spray a little at each joint: the speed does not move`,
   'prove-connection': ({ kit }: { kit: string }) =>
     `Prove the ${kit}: its own value and one that does not come from it agree, and move together`,
 }

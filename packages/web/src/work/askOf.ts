@@ -22,8 +22,8 @@ export function askTitle(asked: Asked): string | null {
   if (asked === 'pedal') return 'Pedal proof'
   if (asked === 'mute') return 'Proof, channel by channel'
   if (asked === 'selector') return 'Selector, click by click'
-  if (asked === 'level') return 'Proof of a level, under load'
-  if (asked === 'start') return 'Start it, and say how it went'
+  if (asked === 'level') return 'Proof of a level'
+  if (asked === 'start') return 'Start it'
   if (asked === 'leak') return 'Intake joints'
   return asked === 'connection' ? 'Proof of connection' : null
 }
