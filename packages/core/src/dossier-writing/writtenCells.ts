@@ -1,7 +1,7 @@
 import { cells, type Cell } from '../dossier-files/index.ts'
 import { readArea, type Kit, type SignalSort } from '../dossiers/index.ts'
 import { inUnit } from '../instruments/index.ts'
-import { readFigure } from '../shared/index.ts'
+import { readFigure, readMm } from '../shared/index.ts'
 import { readSort, sortText } from './sortWords.ts'
 
 const { cell } = cells
@@ -19,15 +19,6 @@ export const millimetres = cell<number>(
       : { value: Math.round(mm * 1e3) / 1e6 }
   },
 )
-/** A length in mm, with one of these units behind it or none; null where it is none. */
-function readMm(text: string): number | null {
-  const [, figure = text, unit = 'mm'] = /^(.*?)\s*(mm|cm|m|in|")?$/i.exec(text.trim()) ?? []
-  const value = readFigure(figure)
-  return value === null ? null : value * (inMm[unit.toLowerCase()] ?? 1)
-}
-
-const inMm: Record<string, number> = { mm: 1, cm: 10, m: 1000, in: 25.4, '"': 25.4 }
-
 /** Metres in the document, typed in mm either way. */
 export const shift = cell<number>(
   (value) => String(Math.round(value * 1e6) / 1e3),

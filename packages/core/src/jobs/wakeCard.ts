@@ -2,7 +2,6 @@ import {
   inSentence,
   memberOf,
   membersOf,
-  netAt,
   ownMembers,
   type Kit,
   type KitEnd,
@@ -15,9 +14,9 @@ import {
   type Station,
   joinedId,
 } from '../dossiers/index.ts'
-import { changesPedal, isController } from '../setup/index.ts'
-import { hasAuthority, proofOf } from '../wake/index.ts'
-import { expectedReadings, memberWiring } from '../wiring/index.ts'
+import { changesPedal, isController, joinedNets } from '../setup/index.ts'
+import { changesSignal, dropShare, hasAuthority, proofOf } from '../wake/index.ts'
+import { expectedReadings } from '../wiring/index.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import { momentOf, type WakeMoment } from './wakeMoment.ts'
 import { isStart, type WorkItem } from './workItems.ts'
@@ -120,7 +119,9 @@ function seenOf(
     ]
   }
   if (aim === 'mute')
-    return ['with each channel off the engine stumbles and loses at least 4 % of its speed, then recovers']
+    return [
+      `with each channel off the engine stumbles and loses at least ${100 * dropShare} % of its speed, then recovers`,
+    ]
   if (aim === 'level') return ['at stock no difference between module and socket, at the level the declared step']
   if (aim === 'start' && moment === 'running')
     return [
@@ -128,10 +129,7 @@ function seenOf(
       ...(machine.engine.strokes === 2 ? [] : ['no oil lamp, no fault lamp']),
     ]
   if (aim !== 'throttle') return []
-  const own = memberWiring(kit, state.connections).find((one) => one.member.key === member.key)
-  const joined = (own?.connections ?? []).flatMap(({ to }) =>
-    'cavity' in to ? (netAt(machine, to.connector, to.cavity) ?? []) : [],
-  )
+  const joined = joinedNets({ machine, kit }, member, state)
   return machine.nets
     .filter((net) => net.role === 'throttle-position' && (joined.length === 0 || joined.includes(net)))
     .flatMap((net) =>
@@ -181,12 +179,7 @@ function leadsOf({ key, kit: own }: KitMember, aim: Aim): WakeLead[] {
       return [...ends((one) => role(one, 'crank', 'injector', 'coil', 'supply', 'ground')), ...settings('cylinders')]
     case 'connection':
     case 'level':
-      return ends(
-        (one) =>
-          (one.type === 'inline-pair' && one.lines.some(({ does }) => does === 'interrupt')) ||
-          (one.type === 'flying-lead' && one.cut !== undefined) ||
-          (one.type === 'plug' && one.far === 'sensor'),
-      )
+      return ends((one) => changesSignal(one) || (one.type === 'plug' && one.far === 'sensor'))
     case 'mute':
       return ends((one) => role(one, 'injector'))
     case 'pedal':

@@ -1,6 +1,6 @@
 import { membersOf, joinedId, type DossierPair, type Machine, type SettingId } from '../dossiers/index.ts'
 import { collectFindings, defineRules, fix, said, type FactsOf } from '../findings/index.ts'
-import type { SetupState } from '../setup/index.ts'
+import { coolantLimitC, exhaustLimitC, type SetupState } from '../setup/index.ts'
 import type { Finding, FindingPlace } from '../wiring/index.ts'
 import { judgeLadder, type LevelLimit } from './ladder.ts'
 import type { LevelState } from './state.ts'
@@ -19,13 +19,16 @@ export const levelWords = {
     ),
 }
 
+/** Rail pressure stays so far under its relief valve, MPa. */
+export const reliefReserveMPa = 10
+
 /** What a level may do on a machine: by its dossier, and as is borne for good. Source: general practice; exhaust before the turbine. */
 export function usualLimits({ engine: { fuel, output } }: Pick<Machine, 'engine'>): LevelLimit[] {
   const before = 'before the turbine'
   return [
-    { quantity: 'exhaust', max: 700, forSeconds: 60, at: before },
-    { quantity: 'coolant', max: 102 },
-    ...(/diesel/i.test(fuel) ? [{ quantity: 'rail', max: (output?.railMPa?.relief ?? 205) - 10 }] : []),
+    { quantity: 'exhaust', max: exhaustLimitC, forSeconds: 60, at: before },
+    { quantity: 'coolant', max: coolantLimitC },
+    ...(/diesel/i.test(fuel) ? [{ quantity: 'rail', max: (output?.railMPa?.relief ?? 205) - reliefReserveMPa }] : []),
     ...(output?.boostCodeKPa === undefined ? [] : [{ quantity: 'boost', max: output.boostCodeKPa }]),
   ]
 }

@@ -1,6 +1,7 @@
 export { abortRules } from './abortRules.ts'
 export {
   judgeLadder,
+  levelName,
   type Ladder,
   type LadderMiss,
   type LevelLimit,

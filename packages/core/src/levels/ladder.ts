@@ -11,6 +11,9 @@ export interface LevelLimit {
 
 export type LevelReading = number | { value: number; seconds?: number; at?: string }
 
+/** A level in words; 0 is stock. */
+export const levelName = (level: number): string => (level === 0 ? 'stock' : `level ${level}`)
+
 /** A loaded run at a level; 0 is stock. */
 export interface LevelRun {
   level: number

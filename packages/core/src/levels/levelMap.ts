@@ -1,6 +1,9 @@
 import type { Kit, Machine } from '../dossiers/index.ts'
-import { airDensity, powerOf, pressureAt } from '../proving/index.ts'
+import { airDensity, powerOf, pressureAt, torqueOf } from '../proving/index.ts'
+import { exhaustLimitC } from '../setup/index.ts'
 import { failure, success, type Outcome } from '../shared/index.ts'
+import { reliefReserveMPa } from './findings.ts'
+import { noSuchLevel } from './noSuchLevel.ts'
 
 export interface LevelMapAsked {
   /** 0 is stock. */
@@ -53,8 +56,6 @@ const exhaustShare = 0.3
 const cpExhaust = 1.13
 /** The sensor reads to 240 MPa at 4.5 V. */
 const railWindowMPa = 240
-const exhaustLimitC = 700
-const reliefReserveMPa = 10
 const cylinderMPa = 6
 const egtSe = 45
 /** Below this air to fuel, as a share of just enough, a diesel smokes; the stock control unit gives no more. */
@@ -68,13 +69,7 @@ const smokeLambda = 1.2
  */
 export function levelMap(machine: Machine, kit: Kit, asked: LevelMapAsked): Outcome<LevelCell[][]> {
   const level = asked.level === 0 ? null : kit.levels?.find((one) => one.level === asked.level)
-  if (level === undefined)
-    return failure({
-      ...{ code: 'no-such-level', path: 'level' },
-      message: kit.levels
-        ? `The ${kit.model} has stock and ${kit.levels.length} levels: ${asked.level} is none of them.`
-        : `The ${kit.model} has no levels.`,
-    })
+  if (level === undefined) return failure(noSuchLevel(kit, asked.level))
   const model = modelOf(machine)
   if (!model)
     return failure({
@@ -85,13 +80,11 @@ export function levelMap(machine: Machine, kit: Kit, asked: LevelMapAsked): Outc
   const cell = (rpm: number, load: number): LevelCell => {
     const open =
       level && rpm >= level.gate.rpm && load >= level.gate.load ? Math.min(1, (load - level.gate.load) / 0.2) : 0
-    const stock = working(model, { rpm, load, ambientKPa, ambientC: asked.ambientC, rail: 0, boost: 0, fuel: 0 })
     return working(model, {
       ...{ rpm, load, ambientKPa, ambientC: asked.ambientC },
       rail: open * (level?.railMPa ?? 0),
       boost: open * (level?.boostKPa ?? 0),
       fuel: open * (level?.fuelPct ?? 0),
-      on: stock,
     })
   }
   return success(asked.rpm.map((rpm) => asked.load.map((load) => cell(rpm, load))))
@@ -124,8 +117,6 @@ interface Working {
   rail: number
   boost: number
   fuel: number
-  /** The same on stock. */
-  on?: LevelCell
 }
 
 /** Torque over speed as such engines have it, a share of the highest. @param x of rated speed */
@@ -135,12 +126,13 @@ function torqueShape(x: number, diesel: boolean): number {
   return x <= from ? rise : Math.max(0, rise - (diesel ? 0.5 : 0.35) * (x - from) ** 1.3)
 }
 
-function working(model: EngineModel, { rpm, load, ambientKPa, ambientC, rail, boost, fuel, on }: Working): LevelCell {
+function working(model: EngineModel, { rpm, load, ambientKPa, ambientC, rail, boost, fuel }: Working): LevelCell {
   const x = rpm / model.ratedRpm
-  const most = (model.ratedKw * 60_000) / (2 * Math.PI * model.ratedRpm) / torqueShape(1, model.diesel)
-  const wantedBoost = model.boostFullKPa * load * Math.min(1, Math.max(0, (x - 0.15) / 0.35)) + boost
-  const ratio = Math.min(model.mostRatio, 1 + wantedBoost / ambientKPa)
-  const boostKPa = (ratio - 1) * ambientKPa
+  const most = torqueOf(model.ratedKw, model.ratedRpm) / torqueShape(1, model.diesel)
+  const stockBoost = model.boostFullKPa * load * Math.min(1, Math.max(0, (x - 0.15) / 0.35))
+  const wantedBoost = stockBoost + boost
+  const reached = (wanted: number) => Math.min(model.mostRatio, 1 + wanted / ambientKPa)
+  const boostKPa = (reached(wantedBoost) - 1) * ambientKPa
   const manifoldC = ambientC + 12 + 0.22 * boostKPa
   const density = airDensity({ pressureKPa: ambientKPa + boostKPa, tempC: manifoldC, humidityPct: 0 })
   /** kg/s of air: every other turn one filling. */
@@ -154,7 +146,9 @@ function working(model: EngineModel, { rpm, load, ambientKPa, ambientC, rail, bo
   const railMPa =
     model.railIdleMPa + (model.railFullMPa - model.railIdleMPa) * load ** 0.7 * Math.min(1, 0.55 + 0.45 * x) + rail
   const shot = Math.sqrt((railMPa - cylinderMPa) / (railMPa - rail - cylinderMPa)) - 1
-  const fuelPct = model.diesel ? 100 * ((1 + shot) * (1 + fuel / 100) - 1) : fuel + moreAir(on, boostKPa, ambientKPa)
+  // A petrol engine gives fuel to the air that comes.
+  const moreAir = reached(wantedBoost) / reached(stockBoost) - 1
+  const fuelPct = model.diesel ? 100 * ((1 + shot) * (1 + fuel / 100) - 1) : fuel + 100 * moreAir
   const burnt = stockFuel * (1 + fuelPct / 100)
   const powerKw = stockFuel * efficiency * mjPerKg * 1000 * (1 + (lateFuel * fuelPct) / 100)
   const heatKw = burnt * mjPerKg * 1000 - powerKw
@@ -163,7 +157,7 @@ function working(model: EngineModel, { rpm, load, ambientKPa, ambientC, rail, bo
     flow > 0
       ? manifoldC + (exhaustShare * (burnt * mjPerKg * 1000) + 0.12 * Math.max(0, heatKw)) / (cpExhaust * flow)
       : ambientC
-  const torqueNm = rpm > 0 ? (powerKw * 60_000) / (2 * Math.PI * rpm) : 0
+  const torqueNm = rpm > 0 ? torqueOf(powerKw, rpm) : 0
   const limit = (what: string, unit: string, margin: number) => ({ what, unit, margin: Math.round(margin * 100) / 100 })
   return {
     ...{ railMPa, boostKPa, fuelPct, torqueNm, powerKw, egtC, egtSeC: egtSe },
@@ -182,9 +176,4 @@ function working(model: EngineModel, { rpm, load, ambientKPa, ambientC, rail, bo
       ...(model.gearboxNm === null ? [] : [limit('gearbox', 'N·m', model.gearboxNm - torqueNm)]),
     ],
   }
-}
-
-/** A petrol engine gives fuel to the air that comes. */
-function moreAir(on: LevelCell | undefined, boostKPa: number, ambientKPa: number): number {
-  return on ? 100 * ((boostKPa + ambientKPa) / (on.boostKPa + ambientKPa) - 1) : 0
 }

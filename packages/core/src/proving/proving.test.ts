@@ -235,8 +235,7 @@ describe('before and after', () => {
   test.each(['peak', 'largest-gain'] as const)(
     'of no gain at most one in twenty is shown, of twice the spread nine in ten: %s',
     (kind) => {
-      const random = seededRandom(3)
-      const normal = () => Math.sqrt(-2 * Math.log(random.between(1e-12, 1))) * Math.cos(2 * Math.PI * random.uniform())
+      const { normal } = seededRandom(3)
       const run = (gain: number): Pull => {
         // One of a run's own, and one from point to point.
         const own = 1 + 0.01 * normal()

@@ -1,3 +1,4 @@
+import { roadSpeed } from '../setup/index.ts'
 import { failure, success, type Outcome } from '../shared/index.ts'
 import { airDensity, factorOf } from './air.ts'
 import { torqueOf, powerOf, type Pull, type PullAsked, type PullPoint, type PullRow, type Road } from './model.ts'
@@ -130,9 +131,9 @@ function median(values: readonly number[]): number | null {
 
 /** Speed from engine speed through gear, axle and tyre, km/h for each 1/min; null where one is not said. */
 function kmhPerRpm({ gearRatio, axleRatio, tyreHeightM }: Road): number | null {
-  return gearRatio === undefined || axleRatio === undefined || tyreHeightM === undefined
-    ? null
-    : ((Math.PI * tyreHeightM) / (gearRatio * axleRatio)) * 0.06
+  if (gearRatio === undefined || axleRatio === undefined || tyreHeightM === undefined) return null
+  const speed = roadSpeed({ rpm: 1, gearRatio, axleRatio, tyreHeightM })
+  return speed.ok ? speed.value.speedKmh : null
 }
 
 function fromRoad(rows: readonly PullRow[], road: Road, density: number | null): Outcome<Made> {

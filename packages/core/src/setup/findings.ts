@@ -71,7 +71,7 @@ export function setupFindings(dossiers: DossierPair, state: SetupScene): Finding
 }
 
 /** A speed that is shown may be off so far, %: a satellite reading checks it within as much. */
-const mostSpeedOffPct = 2
+export const mostSpeedOffPct = 2
 
 function levelsLeft(sheet: readonly SheetRow[], state: SetupScene) {
   return sheet.flatMap((row) => {

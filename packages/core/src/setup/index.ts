@@ -1,6 +1,13 @@
 export { setupEntries } from './entries.ts'
-export { setupBars, setupFindings, type SetupScene } from './findings.ts'
-export { captureExpected, judgeCapture, judgeSweep, readSweepText, type CaptureExpected } from './judgeCapture.ts'
+export { mostSpeedOffPct, setupBars, setupFindings, type SetupScene } from './findings.ts'
+export {
+  captureExpected,
+  joinedNets,
+  judgeCapture,
+  judgeSweep,
+  readSweepText,
+  type CaptureExpected,
+} from './judgeCapture.ts'
 export { changesPedal, isController, isThrottle, levelChoice, pedalLevels } from './kitNeeds.ts'
 export { pedalPositions, pedalProof, pedalWithinV, type PedalVerdict } from './pedalProof.ts'
 export { setupRules, type SetupRule } from './rules.ts'
@@ -13,6 +20,7 @@ export {
   type SheetState,
   type Wanted,
 } from './settingsSheet.ts'
+export { meant, noSuch } from './meantKit.ts'
 export { leastKnobRoomMm, partsFor } from './unitFindings.ts'
 export {
   freshSetup,
@@ -26,6 +34,7 @@ export {
 export { setupForms } from './forms.ts'
 export { pulseSetting, type PulseAnswer, type PulsesAsked } from './pulseSetting.ts'
 export { printedTyre, squat, type PrintedTyre } from './printedTyre.ts'
+export { readHeight } from './readHeight.ts'
 export { roadSpeed, type RoadSpeedAsked } from './roadSpeed.ts'
 export { selectorClicks } from './selectorClicks.ts'
 export { supplyGuard, type SupplyAsked, type SupplyVerdict } from './supplyGuard.ts'

@@ -1,4 +1,4 @@
-import { netAt, type DossierPair, type KitMember, type Machine } from '../dossiers/index.ts'
+import { netAt, type DossierPair, type KitMember, type Machine, type Net } from '../dossiers/index.ts'
 import { readFigure } from '../shared/index.ts'
 import { expectedReadings, isByWire, memberWiring, type WiringState } from '../wiring/index.ts'
 import { leastSpanV, throttleSweep, type SweepSample } from './throttleSweep.ts'
@@ -12,17 +12,25 @@ export interface CaptureExpected {
   leastV: number
 }
 
+/** Circuits of the machine that leads of a kit are joined to. */
+export function joinedNets(
+  { machine, kit }: DossierPair,
+  { key }: KitMember,
+  { connections }: Pick<WiringState, 'connections'>,
+): Net[] {
+  const own = memberWiring(kit, connections).find(({ member }) => member.key === key)
+  return (own?.connections ?? []).flatMap(({ to }) =>
+    'cavity' in to ? (netAt(machine, to.connector, to.cavity) ?? []) : [],
+  )
+}
+
 /** The throttle a kit listens to, as its dossier has it: by the circuit its lead or pair is joined to, or the machine's only one. */
 export function captureExpected(
   { machine, kit }: DossierPair,
   member: KitMember,
   state: Pick<WiringState, 'connections'>,
 ): CaptureExpected {
-  const own = memberWiring(kit, state.connections).find((item) => item.member.key === member.key)
-  const joined = (own?.connections ?? []).flatMap(({ to }) => {
-    const net = 'cavity' in to ? netAt(machine, to.connector, to.cavity) : undefined
-    return net?.role === 'throttle-position' ? [net] : []
-  })
+  const joined = joinedNets({ machine, kit }, member, state).filter(({ role }) => role === 'throttle-position')
   const net = joined[0] ?? machine.nets.find(({ role, track }) => role === 'throttle-position' && (track ?? 1) === 1)
   const spanV = net ? spanOf(machine, net) : null
   return {
@@ -35,7 +43,7 @@ export function captureExpected(
 const round = (volts: number) => Math.round(volts * 100) / 100
 
 /** From the middle of what it shows shut to the middle of what it shows open, V. */
-function spanOf(machine: Machine, net: Machine['nets'][number]): number | null {
+function spanOf(machine: Machine, net: Net): number | null {
   const readings = expectedReadings(machine, net)
   const middle = (state: 'key on' | 'key on, fully open') => {
     const found = readings.find((reading) => reading.state === state && reading.unit === 'V')

@@ -4,6 +4,7 @@ import {
   ownMembers,
   type DossierPair,
   type Kit,
+  type KitEnd,
   type KitId,
   type KitMember,
   type Minutes,
@@ -25,14 +26,14 @@ const byVerdict = { bypassed: 'proved-bypassed', crossed: 'proved-crossed', sens
 
 /** Whether a kit acts on the engine, so that its hand on it can be proved: what only shows or picks has none. */
 export function hasAuthority(kit: Kit): boolean {
-  return kit.steps.some(({ proof }) => proof === 'connection' || proof === 'mute') || changesAnything(kit)
+  return kit.steps.some(({ proof }) => proof === 'connection' || proof === 'mute') || kit.ends.some(changesSignal)
 }
 
-function changesAnything({ ends }: Kit): boolean {
-  return ends.some(
-    (end) =>
-      (end.type === 'inline-pair' && end.lines.some(({ does }) => does === 'interrupt')) ||
-      (end.type === 'flying-lead' && end.cut !== undefined),
+/** Whether an end changes what goes through it, or takes a wire that was cut. */
+export function changesSignal(end: KitEnd): boolean {
+  return (
+    (end.type === 'inline-pair' && end.lines.some(({ does }) => does === 'interrupt')) ||
+    (end.type === 'flying-lead' && end.cut !== undefined)
   )
 }
 

@@ -1,9 +1,15 @@
 export { codeLedger, notOurs, type CodeLedger } from './codes.ts'
 export { wakeEntries } from './entries.ts'
-export { hasAuthority, wakeFindings, wakeWork, type WakeTask } from './findings.ts'
+export { changesSignal, hasAuthority, wakeFindings, wakeWork, type WakeTask } from './findings.ts'
 export { wakeForms } from './forms.ts'
 export { healthList, type HealthItem } from './health.ts'
-export { judgeAuthority, type AuthorityAsked, type AuthorityVerdict, type TwoValues } from './judgeAuthority.ts'
+export {
+  dropShare,
+  judgeAuthority,
+  type AuthorityAsked,
+  type AuthorityVerdict,
+  type TwoValues,
+} from './judgeAuthority.ts'
 export { gateShut, type RunState } from './gateShut.ts'
 export { stepOf, type LevelStep } from './levelStep.ts'
 export { readLamp, type LampAnswer, type LampAsked } from './readLamp.ts'

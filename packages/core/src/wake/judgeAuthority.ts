@@ -32,7 +32,7 @@ export interface AuthorityVerdict {
 }
 
 /** A cylinder that is muted takes at least so much of the speed along. */
-const dropShare = 0.04
+export const dropShare = 0.04
 /** What proves that two values move together is at least so many times the tolerance. */
 const movedTimes = 4
 

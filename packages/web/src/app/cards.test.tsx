@@ -1,10 +1,10 @@
 // @vitest-environment happy-dom
 import type { JobDossiers, NewEntry } from '@tidy-badger/core/jobs'
+import { readHeight } from '@tidy-badger/core/setup'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, test } from 'vitest'
 import { shippedKit, shippedMachine } from '../../../core/src/wiring/shippedCase.ts'
 import { allSaved, forPages, openApp, testYard } from '../testing/testBed.tsx'
-import { readHeight } from '../setup/readHeight.ts'
 
 forPages()
 

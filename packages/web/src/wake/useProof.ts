@@ -2,7 +2,7 @@ import { kitNamed, type KitMember, type StepId } from '@tidy-badger/core/dossier
 import type { EntryBody } from '@tidy-badger/core/jobs'
 import { judgeAuthority, type AuthorityAsked } from '@tidy-badger/core/wake'
 import { useJob } from '../jobs/index.ts'
-import { verdictWords } from './components/Judged.tsx'
+import { verdictWords } from './components/ProofForm.tsx'
 
 export interface ProofProps {
   member: KitMember

@@ -1,5 +1,5 @@
 import { kitNamed, membersOf, type KitMember } from '@tidy-badger/core/dossiers'
-import { abortRules, judgeLadder, usualLimits, type LevelLimit } from '@tidy-badger/core/levels'
+import { abortRules, judgeLadder, levelName, usualLimits, type LevelLimit } from '@tidy-badger/core/levels'
 import { readFigure } from '@tidy-badger/core/shared'
 import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
@@ -11,8 +11,6 @@ import { LevelMap } from './LevelMap.tsx'
 
 const units: Record<string, string> = { exhaust: '°C', coolant: '°C', rail: 'MPa', boost: 'kPa' }
 const unitOf = (quantity: string) => units[quantity] ?? ''
-const named = (level: number) => (level === 0 ? 'stock' : `level ${level}`)
-
 /** Loaded runs from stock up, one level at a time: what each read, and which level they allow. */
 export function LadderCard() {
   const { dossiers } = useJob()
@@ -60,12 +58,12 @@ function OfKit({ member }: { member: KitMember }) {
       <p className="text-lead font-semibold">
         {highestAllowed === null
           ? 'Nothing is allowed yet: stock comes first.'
-          : `Allowed so far: ${named(highestAllowed)}.`}{' '}
+          : `Allowed so far: ${levelName(highestAllowed)}.`}{' '}
         {next === null
           ? because.length > 0
             ? 'A run missed: no higher level.'
             : 'All levels are run.'
-          : `Next: ${named(next)}.`}
+          : `Next: ${levelName(next)}.`}
       </p>
       <div className="border-l-[5px] border-stop pl-3">
         <p className="font-semibold">Off the throttle at once: {abortRules.join('; ')}.</p>
@@ -85,7 +83,7 @@ function OfKit({ member }: { member: KitMember }) {
             <VerdictLine
               key={run.entry}
               ok={!counts || missed.length === 0}
-              says={`${named(run.level)}: ${read}${counts ? '' : ' (run again since)'}`}
+              says={`${levelName(run.level)}: ${read}${counts ? '' : ' (run again since)'}`}
               {...(counts && missed.length > 0 ? { change: missed.map(({ says }) => says).join(' ') } : {})}
             />
           )
@@ -103,7 +101,7 @@ function OfKit({ member }: { member: KitMember }) {
           <select className="font-normal" value={level} onChange={(event) => setChosen(Number(event.target.value))}>
             {[0, ...levels.map((one) => one.level)].map((one) => (
               <option key={one} value={one}>
-                {named(one)}
+                {levelName(one)}
               </option>
             ))}
           </select>

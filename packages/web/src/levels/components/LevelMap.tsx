@@ -1,5 +1,5 @@
 import type { KitMember } from '@tidy-badger/core/dossiers'
-import { levelMap, type LevelCell } from '@tidy-badger/core/levels'
+import { levelMap, levelName, type LevelCell } from '@tidy-badger/core/levels'
 import { readFigure } from '@tidy-badger/core/shared'
 import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
@@ -23,7 +23,7 @@ export function LevelMap({ member, level }: { member: KitMember; level: number }
   return (
     <details className="border-t-2 border-line-soft pt-2">
       <summary className="flex min-h-11 cursor-pointer items-center font-semibold underline underline-offset-4">
-        What {level === 0 ? 'stock' : `level ${level}`} does, as the model has it
+        What {levelName(level)} does, as the model has it
       </summary>
       <p className="mb-2 text-small text-quiet">
         It plans and teaches; on the road readings and limits decide. Exhaust ±{' '}

@@ -1,4 +1,5 @@
 import { kitNamed, memberOf, membersOf, type StepId } from '@tidy-badger/core/dossiers'
+import { levelName } from '@tidy-badger/core/levels'
 import { leastKnobRoomMm, selectorClicks } from '@tidy-badger/core/setup'
 import type { EntryBody } from '@tidy-badger/core/jobs'
 import { readFigure } from '@tidy-badger/core/shared'
@@ -7,8 +8,6 @@ import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { VerdictLine } from '../../ui/Verdict.tsx'
-
-const named = (level: number) => (level === 0 ? 'stock' : `level ${level}`)
 
 /** A selector turned through, click by click, with what the module shows. @param step the kit's own step that it answers */
 export function SelectorCard({ step, onDone }: { step?: StepId; onDone: () => void }) {
@@ -51,7 +50,7 @@ export function SelectorCard({ step, onDone }: { step?: StepId; onDone: () => vo
         {positions.map((position) => (
           <span key={position} className="contents">
             <span className="font-semibold">
-              Click {position + 1}, {named(position)}
+              Click {position + 1}, {levelName(position)}
             </span>
             <select
               aria-label={`Shown at click ${position + 1}`}
@@ -61,7 +60,7 @@ export function SelectorCard({ step, onDone }: { step?: StepId; onDone: () => vo
               <option value="">not read</option>
               {positions.map((level) => (
                 <option key={level} value={level}>
-                  the module shows {named(level)}
+                  the module shows {levelName(level)}
                 </option>
               ))}
             </select>
@@ -78,7 +77,7 @@ export function SelectorCard({ step, onDone }: { step?: StepId; onDone: () => vo
             says={
               wrong.length === 0
                 ? 'Every click shows its level.'
-                : wrong.map((click) => `Click ${click.position + 1} shows ${named(click.shown)}.`).join(' ')
+                : wrong.map((click) => `Click ${click.position + 1} shows ${levelName(click.shown)}.`).join(' ')
             }
           />
         )}

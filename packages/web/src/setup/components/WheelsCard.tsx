@@ -1,11 +1,10 @@
-import { printedTyre, squat, tyreError } from '@tidy-badger/core/setup'
+import { mostSpeedOffPct, printedTyre, readHeight, squat, tyreError, type TyreAsked } from '@tidy-badger/core/setup'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { FigureField, TextField } from '../../ui/form/Fields.tsx'
 import { figure, z } from '../../ui/form/schema.ts'
 import { useFields } from '../../ui/form/useFields.ts'
 import { VerdictLine } from '../../ui/Verdict.tsx'
-import { readHeight } from '../readHeight.ts'
 
 const height = z
   .string()
@@ -15,6 +14,18 @@ const wheels = z.object({ standard: height, fitted: height })
 const axles = z.object({ standard: ratio, fitted: ratio })
 const speed = figure('km/h', '5 to 400 km/h.', (value) => value >= 5 && value <= 400)
 const road = z.object({ socketKmh: speed, satelliteKmh: speed })
+
+/** What was typed, as it is judged and written down; null as long as a height is missing. Ratios count only both together. */
+function asMeasured(heights: z.infer<typeof wheels>, ratios: unknown): TyreAsked | null {
+  const [standardHeightM, fittedHeightM] = [readHeight(heights.standard), readHeight(heights.fitted)]
+  const axle = axles.safeParse(ratios)
+  return standardHeightM === null || fittedHeightM === null
+    ? null
+    : {
+        ...{ standardHeightM, fittedHeightM },
+        ...(axle.success ? { standardAxle: axle.data.standard, fittedAxle: axle.data.fitted } : {}),
+      }
+}
 
 /** Wheels measured from ground to top, the axle where it was changed, and the speed against a satellite. */
 export function WheelsCard({ onDone }: { onDone: () => void }) {
@@ -27,14 +38,9 @@ export function WheelsCard({ onDone }: { onDone: () => void }) {
   const fields = useFields(wheels, {
     start: { standard: '', fitted: '' },
     place: `job/${job.id}/wheels`,
-    onSend: async ({ standard, fitted }) => {
-      const ratios = axles.safeParse(axle.form.getValues())
-      const sent = await write({
-        kind: 'tyre-measured',
-        standardHeightM: readHeight(standard) ?? 0,
-        fittedHeightM: readHeight(fitted) ?? 0,
-        ...(ratios.success ? { standardAxle: ratios.data.standard, fittedAxle: ratios.data.fitted } : {}),
-      })
+    onSend: async (heights) => {
+      const measured = asMeasured(heights, axle.form.getValues())
+      const sent = measured !== null && (await write({ kind: 'tyre-measured', ...measured }))
       if (sent) onDone()
       return sent
     },
@@ -45,15 +51,8 @@ export function WheelsCard({ onDone }: { onDone: () => void }) {
     onSend: (values) => write({ kind: 'speed-checked', ...values }),
   })
   const typed = fields.form.watch()
-  const ratios = axles.safeParse(axle.form.watch())
-  const [standardHeightM, fittedHeightM] = [readHeight(typed.standard), readHeight(typed.fitted)]
-  const error =
-    standardHeightM === null || fittedHeightM === null
-      ? null
-      : tyreError({
-          ...{ standardHeightM, fittedHeightM },
-          ...(ratios.success ? { standardAxle: ratios.data.standard, fittedAxle: ratios.data.fitted } : {}),
-        })
+  const measured = asMeasured(typed, axle.form.watch())
+  const error = measured && tyreError(measured)
   const prints = [typed.standard, typed.fitted].flatMap((text) => {
     const print = printedTyre(text)
     return print ? [{ text, ...print }] : []
@@ -94,7 +93,7 @@ export function WheelsCard({ onDone }: { onDone: () => void }) {
           ))}
           {error?.ok && (
             <VerdictLine
-              ok={Math.abs(error.value.errorPct) <= 2}
+              ok={Math.abs(error.value.errorPct) <= mostSpeedOffPct}
               says={
                 Math.abs(error.value.errorPct) < 0.05
                   ? 'The speed shown stays as it was.'

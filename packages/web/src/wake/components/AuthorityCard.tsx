@@ -7,7 +7,7 @@ import { useJob } from '../../jobs/index.ts'
 import { useKeptFields } from '../../platform/useKeptFields.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useProof, type ProofProps } from '../useProof.ts'
-import { Judged } from './Judged.tsx'
+import { ProofForm } from './ProofForm.tsx'
 import { StandInPractice } from './StandInPractice.tsx'
 
 /** Proof of a kit's hand on the engine. @param step the kit's own step that it answers @param kit by its name in the job */
@@ -71,13 +71,7 @@ function Connection(props: ProofProps) {
     </span>
   )
   return (
-    <form
-      className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (asked) void send(asked).then((sent) => sent && clear())
-      }}
-    >
+    <ProofForm asked={asked} onSend={(read) => void send(read).then((sent) => sent && clear())}>
       <p>
         {quantity} as the {member.kit.module.name} shows it, and as the diagnostic socket or a gauge of its own shows
         it: within {tolerance} {unit} of each other, and moving together. Two figures from one wire prove nothing.
@@ -91,8 +85,7 @@ function Connection(props: ProofProps) {
           </div>
         </fieldset>
       ))}
-      <Judged asked={asked} />
-    </form>
+    </ProofForm>
   )
 }
 
@@ -124,13 +117,7 @@ function Mute(props: ProofProps) {
     setRows({ ...rows, [channel]: { rpm: '', dropped: '', ...rows[channel], ...part } })
   const cylinders = Array.from({ length: dossiers.machine.engine.cylinders }, (_item, i) => i + 1)
   return (
-    <form
-      className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (asked) void send(asked)
-      }}
-    >
+    <ProofForm asked={asked} onSend={(given) => void send(given)}>
       <p>
         Fuel of one channel off, never the coil, three seconds at the most, one at a time; read the lowest speed in the
         first second, before the idle control makes up for it. A fan in front. An injector code of this test is this
@@ -169,7 +156,6 @@ function Mute(props: ProofProps) {
           </span>
         ))}
       </div>
-      <Judged asked={asked} />
-    </form>
+    </ProofForm>
   )
 }

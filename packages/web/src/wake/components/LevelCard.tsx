@@ -5,7 +5,7 @@ import { useJob } from '../../jobs/index.ts'
 import { useKeptFields } from '../../platform/useKeptFields.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useProof } from '../useProof.ts'
-import { Judged } from './Judged.tsx'
+import { ProofForm } from './ProofForm.tsx'
 
 /** The step of a level, proved on the first loaded run. @param kit by its name in the job */
 export function LevelCard({ kit, onDone }: { kit: string; onDone: () => void }) {
@@ -61,13 +61,7 @@ function OfMember({ member, onDone }: { member: KitMember; onDone: () => void })
     </NumberField>
   )
   return (
-    <form
-      className="flex flex-col gap-4"
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (asked) void send(asked).then((sent) => sent && clear())
-      }}
-    >
+    <ProofForm asked={asked} onSend={(read) => void send(read).then((sent) => sent && clear())}>
       <p>
         Somebody else reads, never the driver; no road over the limit. Steady under load, first on stock, then at the
         level: the module shows what is, the socket what the control unit believes.
@@ -109,7 +103,6 @@ function OfMember({ member, onDone }: { member: KitMember; onDone: () => void })
           </div>
         </fieldset>
       ))}
-      <Judged asked={asked} />
-    </form>
+    </ProofForm>
   )
 }

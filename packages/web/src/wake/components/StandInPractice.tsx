@@ -1,10 +1,10 @@
 import type { KitMember } from '@tidy-badger/core/dossiers'
-import { fuelChannels, proofOf, standIn, standInProof, standInWays, type StandInWay } from '@tidy-badger/core/wake'
+import { judgeAuthority, proofOf, standIn, standInProof, standInWays, type StandInWay } from '@tidy-badger/core/wake'
 import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Rhythm } from './Rhythm.tsx'
-import { VerdictOf } from './Judged.tsx'
+import { VerdictOf } from './ProofForm.tsx'
 
 const wayWords: Record<StandInWay, string> = {
   right: 'as it should be',
@@ -24,10 +24,7 @@ export function StandInPractice({ member, way: proof }: { member: KitMember; way
   const { tolerance, quantity, unit } = proofOf(member.kit)
   const samples = standInProof(played)
   const lamp = member.kit.lamps?.find(({ rightAt }) => rightAt?.includes('running'))
-  const asked =
-    proof === 'mute' && fuelChannels(member.kit, dossiers.machine).length > 0
-      ? played.mute
-      : ({ kind: 'connection', samples, tolerance } as const)
+  const asked = (proof === 'mute' ? played.mute : null) ?? ({ kind: 'connection', samples, tolerance } as const)
   return (
     <details className="border-t-2 border-line-soft pt-2">
       <summary className="flex min-h-11 cursor-pointer items-center font-semibold underline underline-offset-4">
@@ -47,7 +44,7 @@ export function StandInPractice({ member, way: proof }: { member: KitMember; way
           </label>
           <Button onClick={() => setSeed(seed + 1)}>Once more</Button>
         </div>
-        {asked?.kind === 'mute' ? (
+        {asked.kind === 'mute' ? (
           <ul className="figures">
             {asked.channels.map(({ channel, rpmMuted, cylinderThatDropped }) => (
               <li key={channel}>
@@ -71,7 +68,7 @@ export function StandInPractice({ member, way: proof }: { member: KitMember; way
             <Rhythm lamp={way === 'dead' ? { state: 'dark', rhythmMs: [] } : lamp} /> its lamp
           </p>
         )}
-        <VerdictOf asked={asked} name="Of the stand-in" />
+        <VerdictOf judged={judgeAuthority(asked)} name="Of the stand-in" />
         <p className="text-small text-quiet">Played, not read off this machine: nothing is written down.</p>
       </div>
     </details>

@@ -1,4 +1,6 @@
-import { judgeAuthority, type AuthorityAsked } from '@tidy-badger/core/wake'
+import type { Outcome } from '@tidy-badger/core/shared'
+import { judgeAuthority, type AuthorityAsked, type AuthorityVerdict } from '@tidy-badger/core/wake'
+import type { ReactNode } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { VerdictLine } from '../../ui/Verdict.tsx'
 
@@ -11,8 +13,7 @@ export const verdictWords = {
 } as const
 
 /** The verdict as it stands, in a list. */
-export function VerdictOf({ asked, name }: { asked: AuthorityAsked | null; name: string }) {
-  const judged = asked && judgeAuthority(asked)
+export function VerdictOf({ judged, name }: { judged: Outcome<AuthorityVerdict> | null; name: string }) {
   return (
     <ul className="flex flex-col gap-1.5" aria-label={name}>
       {judged &&
@@ -35,14 +36,30 @@ export function VerdictOf({ asked, name }: { asked: AuthorityAsked | null; name:
   )
 }
 
-/** The verdict, and the button that writes it down. */
-export function Judged({ asked }: { asked: AuthorityAsked | null }) {
+/** What is read for a proof, the verdict below it, and the button that writes it down. */
+export function ProofForm({
+  asked,
+  onSend,
+  children,
+}: {
+  asked: AuthorityAsked | null
+  onSend: (asked: AuthorityAsked) => void
+  children: ReactNode
+}) {
+  const judged = asked && judgeAuthority(asked)
   return (
-    <>
-      <VerdictOf asked={asked} name="The proof" />
-      <Button type="submit" look="main" disabled={asked === null || !judgeAuthority(asked).ok}>
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (asked) onSend(asked)
+      }}
+    >
+      {children}
+      <VerdictOf judged={judged} name="The proof" />
+      <Button type="submit" look="main" disabled={!judged?.ok}>
         Write it down
       </Button>
-    </>
+    </form>
   )
 }
