@@ -5,6 +5,7 @@ export default defineConfig({
   test: {
     include: ['packages/*/src/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'],
     globalSetup: ['packages/server/src/testStore.ts'],
+    setupFiles: ['packages/core/src/planning/inTests.ts'],
     testTimeout: 60_000,
     hookTimeout: 60_000,
     maxWorkers: 2,

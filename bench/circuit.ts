@@ -16,9 +16,12 @@ import {
   touchedNets,
   traceTree,
 } from '@tidy-badger/core/wiring'
+import { startPlanning } from '@tidy-badger/core/planning'
 import { faultNames, faultTable, shownFor } from '../packages/core/src/circuit/faultTableCase.ts'
 import { randomLoom } from '../packages/core/src/wiring/randomLoomCase.ts'
 import { fittings } from '../packages/core/src/wiring/shippedCase.ts'
+
+startPlanning()
 
 /** Row by fault, column by machine; a dash where the machine or its kit has no such thing. */
 console.log('What a meter shows, V (bus: Ω)\n')

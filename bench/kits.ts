@@ -2,7 +2,10 @@
 import { joinKits, type Kit, type Machine } from '@tidy-badger/core/dossiers'
 import { compilePlans, jobFindings, replay } from '@tidy-badger/core/jobs'
 import { checkWiring, goTogether, plannedConnections, proposeMatches } from '@tidy-badger/core/wiring'
+import { startPlanning } from '@tidy-badger/core/planning'
 import { shippedKit, shippedMachine } from '../packages/core/src/wiring/shippedCase.ts'
+
+startPlanning()
 
 const groups: [machine: string, ...kits: string[]][] = [
   ['hallam-voss-longhaul-69', 'thistle-d5', 'wren-selector'],

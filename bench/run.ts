@@ -6,6 +6,7 @@ import { planAccess } from '@tidy-badger/core/access'
 import { daySpread, jobDay, jobTargets, replay, ruleCatalogue, type NewEntry } from '@tidy-badger/core/jobs'
 import { planRoutes } from '@tidy-badger/core/routing'
 import { checkWiring, plannedConnections, proposeMatches } from '@tidy-badger/core/wiring'
+import { startPlanning } from '@tidy-badger/core/planning'
 import { launchOptions } from '../e2e/support/browser.ts'
 import { runApp } from '../e2e/support/runApp.ts'
 import { proofFigures, rideCase } from '../packages/core/src/fuel-trim/rideCase.ts'
@@ -16,6 +17,8 @@ import { ref } from '../packages/core/src/shared/refCase.ts'
 import { plantMistakes } from '../packages/core/src/wiring/plantedCase.ts'
 import { randomLoom } from '../packages/core/src/wiring/randomLoomCase.ts'
 import { fittings } from '../packages/core/src/wiring/shippedCase.ts'
+
+startPlanning()
 
 const quad = gorseCase()
 

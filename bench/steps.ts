@@ -2,7 +2,10 @@
 import { walkSteps } from '@tidy-badger/core/dossiers'
 import { daySpread, jobDay, jobSteps, replay, stationWork } from '@tidy-badger/core/jobs'
 import { stations } from '@tidy-badger/core/dossiers'
+import { startPlanning } from '@tidy-badger/core/planning'
 import { fittings } from '../packages/core/src/wiring/shippedCase.ts'
+
+startPlanning()
 
 const short = process.argv.includes('--days')
 let broken = 0

@@ -1,3 +1,4 @@
+import { startPlanning } from '@tidy-badger/core/planning'
 import cookie from '@fastify/cookie'
 import compress from '@fastify/compress'
 import helmet from '@fastify/helmet'
@@ -58,6 +59,7 @@ export interface App {
 
 /** The whole server, not yet listening. */
 export async function buildApp(deps: AppDeps): Promise<App> {
+  startPlanning()
   const server: HttpApp = Fastify({
     bodyLimit: 1024 * 1024,
     logger: loggerOptions(deps.config.logLevel),

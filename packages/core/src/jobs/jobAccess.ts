@@ -10,7 +10,6 @@ import {
   handOrderOf,
   inPractice,
   peopleOf,
-  planAccess,
   targetKey,
   type AccessOptions,
   type AccessPlan,
@@ -21,6 +20,7 @@ import {
 import { machineIndex, type CoverId, type WayTarget, type ZoneId } from '../dossiers/index.ts'
 import { plannedLooms } from './jobRoute.ts'
 import { mountPlacesOf } from './mountPlace.ts'
+import { planners } from './planners.ts'
 
 type Needed = Pick<JobState, 'decided' | 'found'>
 
@@ -136,7 +136,7 @@ function planFor(
   const targets = [...jobTargets(dossiers, state), ...also]
   const plan = (fuel: boolean) => {
     const early = stepTargets(dossiers, state, fuel)
-    return planAccess(dossiers.machine, fuel ? [...targets, ...early] : targets, {
+    return planners().planAccess(dossiers.machine, fuel ? [...targets, ...early] : targets, {
       ...options,
       early: new Set(early.map(targetKey)),
     })

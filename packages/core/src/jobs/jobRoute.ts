@@ -9,7 +9,7 @@ import {
 import { connectionPlan } from '../wiring/index.ts'
 import type { Decisions, JobDossiers, JobState } from './state.ts'
 import { groundPlaces, groundPracticeOf, supplyLine, type GroundPlace, type SupplyLine } from '../electrical/index.ts'
-import { bundleAreaMm2, planRoutes, type RankedPlace, trunkPart } from '../routing/index.ts'
+import { bundleAreaMm2, type RankedPlace, trunkPart } from '../routing/index.ts'
 import { perPair, success, type Outcome } from '../shared/index.ts'
 import { memberChosen } from './members.ts'
 import {
@@ -21,6 +21,7 @@ import {
   routeOptions,
   type MemberPlace,
 } from './mountPlace.ts'
+import { planners } from './planners.ts'
 
 type Chosen = Pick<JobState, 'decided'>
 
@@ -40,7 +41,7 @@ export function routeFrom(
   const key = [movesLoom(state.decided), place.id, ...(left.length > 0 ? [left] : [])]
   return laidFrom(dossiers, JSON.stringify(key), () => {
     const machine = left.length > 0 ? narrowedTo(dossiers.machine, left) : dossiers.machine
-    const plan = planRoutes(machine, dossiers.kit, { ...routeOptions(dossiers, state), placeId: place.id })
+    const plan = planners().planRoutes(machine, dossiers.kit, { ...routeOptions(dossiers, state), placeId: place.id })
     return plan.ok ? success(plan.value.places[0]) : plan
   })
 }

@@ -6,11 +6,11 @@ import {
   hasRoomFor,
   mountPracticeOf,
   placesFor,
-  planRoutes,
   type RouteOptions,
   type RoutePlan,
 } from '../routing/index.ts'
 import { memberChosen, memberJobs, type MemberJob } from './members.ts'
+import { planners } from './planners.ts'
 import { perPair, type Outcome } from '../shared/index.ts'
 
 type Chosen = Pick<JobState, 'decided'>
@@ -54,7 +54,7 @@ export const routesOf = cachedBy('routes', movesPlaces, (dossiers, state): Outco
   const { machine, kit } = dossiers
   // Several modules have no one place: each is asked for itself.
   if (isJoined(kit) || !hasPassages(dossiers)) return null
-  return planRoutes(machine, kit, routeOptions(dossiers, state))
+  return planners().planRoutes(machine, kit, routeOptions(dossiers, state))
 })
 
 /**

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { refOf } from '../dossiers/index.ts'
 import { answerForm, type EntryForms } from '../journal/index.ts'
-import { mountPractices } from './rankPlaces.ts'
+import { mountPractices } from './mountPractices.ts'
 import { farUses, tiePractices } from './state.ts'
 
 const passages = z.array(refOf.passage).max(80)

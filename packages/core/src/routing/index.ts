@@ -50,16 +50,8 @@ export type {
 export { distanceM, partOfPath, passageLength, pathLengthM, spreadAlong } from './passagePath.ts'
 export { hasRoomFor, placeAgainst } from './placeAgainst.ts'
 export { planRoutes, type RouteOptions, type RoutePlan } from './planRoutes.ts'
-export {
-  mountReasons,
-  mountPractices,
-  placeFacts,
-  dangerWords,
-  rankPlaces,
-  type MountPractice,
-  type PlaceFacts,
-  type RankedPlace,
-} from './rankPlaces.ts'
+export { mountReasons, mountPractices, type MountPractice } from './mountPractices.ts'
+export { dangerWords, type PlaceFacts, type RankedPlace } from './rankPlaces.ts'
 export { routeGaps, routeGraph, steeringSlackM } from './routeGraph.ts'
 export { freeEndM, tieSpacingM, trunkPart } from './runBundles.ts'
 export { routeRules, type RouteRule } from './rules.ts'

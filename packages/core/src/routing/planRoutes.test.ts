@@ -9,7 +9,8 @@ import { neededM } from './layLoom.ts'
 import { partOfPath, passageLength, pathLengthM } from './passagePath.ts'
 import { planRoutes } from './planRoutes.ts'
 import { randomRoute } from './randomRouteCase.ts'
-import { dominates, mountPractices } from './rankPlaces.ts'
+import { mountPractices } from './mountPractices.ts'
+import { dominates } from './rankPlaces.ts'
 import { routeGaps, routeGraph, steeringSlackM } from './routeGraph.ts'
 
 const planOf = (machine: Machine, kit: Parameters<typeof planRoutes>[1], more = {}) => {

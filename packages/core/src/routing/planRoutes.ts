@@ -3,7 +3,8 @@ import { failure, success, type Outcome, type Problem } from '../shared/index.ts
 import { proposeMatches, type Match } from '../wiring/index.ts'
 import { layLoom, nodeOfTarget, prepareLoom } from './layLoom.ts'
 import { loomEnds, placesFor, type FarPlaces } from './loomEnds.ts'
-import { rankPlaces, type MountPractice, type RankedPlace } from './rankPlaces.ts'
+import type { MountPractice } from './mountPractices.ts'
+import { rankPlaces, type RankedPlace } from './rankPlaces.ts'
 import { routeGaps, routeGraph } from './routeGraph.ts'
 
 export interface RouteOptions {

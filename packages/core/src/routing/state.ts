@@ -1,7 +1,7 @@
 import type { Machine, PassageId, PlaceId, PlaceUse, LoomPartId } from '../dossiers/index.ts'
 import type { Decided, Done } from '../journal/index.ts'
 import { placesFor, type FarPlaces } from './loomEnds.ts'
-import { mountPractices, type MountPractice } from './rankPlaces.ts'
+import { mountPractices, type MountPractice } from './mountPractices.ts'
 
 /** When the loom is tied. */
 export const tiePractices = ['loose while fitting, tied at the end', 'each branch as it is laid'] as const

@@ -3,8 +3,11 @@ import type { Machine } from '@tidy-badger/core/dossiers'
 import { daySpread, jobDay, type LearntTimes } from '@tidy-badger/core/jobs'
 import type { DayFactor, MinutesSpread } from '@tidy-badger/core/scheduling'
 import { failure, success, type Outcome } from '@tidy-badger/core/shared'
+import { startPlanning } from '@tidy-badger/core/planning'
 import type { PaperJob } from '../jobs/index.ts'
 import { stepsPdf } from './stepsPdf.ts'
+
+startPlanning()
 
 export interface AccessTask {
   machine: Machine

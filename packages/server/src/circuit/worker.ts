@@ -1,6 +1,9 @@
 import { answerReading, type ReadingAnswer, type ReadingAsked } from '@tidy-badger/core/circuit'
 import type { Kit, Machine } from '@tidy-badger/core/dossiers'
 import type { Outcome } from '@tidy-badger/core/shared'
+import { startPlanning } from '@tidy-badger/core/planning'
+
+startPlanning()
 
 export interface ReadingTask {
   machine: Machine

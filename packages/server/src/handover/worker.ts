@@ -1,8 +1,11 @@
 import { handbackSheet, roadsideCard } from '@tidy-badger/core/handover'
 import type { JobDossiers, JobState } from '@tidy-badger/core/jobs'
+import { startPlanning } from '@tidy-badger/core/planning'
 import { wiringSvg } from '../wiring/index.ts'
 import { roadsidePdf } from './roadsidePdf.ts'
 import { sheetPdf } from './sheetPdf.ts'
+
+startPlanning()
 
 export interface SheetTask {
   row: { title: string; createdAt: string }

@@ -14,7 +14,10 @@ import { entryVersion } from '@tidy-badger/core/jobs'
 import { goTogether } from '@tidy-badger/core/wiring'
 import type { Kit, Machine } from '@tidy-badger/core/dossiers'
 import type { Outcome } from '@tidy-badger/core/shared'
+import { startPlanning } from '@tidy-badger/core/planning'
 import { judgeJob, type Judged } from './judgeJob.ts'
+
+startPlanning()
 
 export interface AppendTask {
   /** Dossiers the journal works with now. */

@@ -2,10 +2,13 @@ import type { Kit, Machine } from '@tidy-badger/core/dossiers'
 import { memberState, plannedLooms } from '@tidy-badger/core/jobs'
 import { planRoutes, type MountPractice, type RankedPlace, type Stretch } from '@tidy-badger/core/routing'
 import { failure, success, type Outcome } from '@tidy-badger/core/shared'
+import { startPlanning } from '@tidy-badger/core/planning'
 import type { PaperJob } from '../jobs/index.ts'
 import { loomSvg } from './loomSvg.ts'
 import { routePdf } from './routePdf.ts'
 import { templatePdf } from './templatePdf.ts'
+
+startPlanning()
 
 export interface RouteTask {
   machine: Machine

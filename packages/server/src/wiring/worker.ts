@@ -19,8 +19,11 @@ import {
   type Erratum,
   type Finding,
 } from '@tidy-badger/core/wiring'
+import { startPlanning } from '@tidy-badger/core/planning'
 import type { MeterAnswer } from './meterAnswer.ts'
 import type { TraceAnswer } from './traceAnswer.ts'
+
+startPlanning()
 
 export interface WiringTask {
   dossiers: JobDossiers

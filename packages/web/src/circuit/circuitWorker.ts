@@ -1,10 +1,12 @@
 import { jobMeter, jobSupplies, type JobState } from '@tidy-badger/core/jobs'
+import { startPlanning } from '@tidy-badger/core/planning'
 import { documentTaker } from '../platform/sentDocuments.ts'
 import { serve } from '../platform/serve.ts'
 
 /** What of a job’s state the circuit hangs on. */
 export type Wired = Pick<JobState, 'decided' | 'connections'>
 
+startPlanning()
 const documents = documentTaker()
 
 const api = {

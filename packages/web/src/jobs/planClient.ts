@@ -1,4 +1,5 @@
 import {
+  plannersLater,
   replay,
   takePlans,
   type JobDossiers,
@@ -36,6 +37,15 @@ export function wakePlanner(): Planner {
   return planner
 }
 
+/** What makes plans on the screen's own thread: not part of the first view, which takes them from the other. */
+export const plansHere = () => import('./planHere.ts')
+
+// A view that asks for a plan nobody has made waits for what makes it, as for any part of a page that is still on its way.
+plannersLater(() => {
+  // eslint-disable-next-line @typescript-eslint/only-throw-error -- what React waits for
+  throw plansHere()
+})
+
 /** Asks the planner about a job, once it has the job's documents. @throws where that thread does not work */
 async function ask<T>(dossiers: JobDossiers, what: (api: Remote<PlanApi>, key: number) => Promise<T>): Promise<T> {
   const { api, broke } = wakePlanner()
@@ -52,7 +62,7 @@ export async function planBeside(dossiers: JobDossiers, entries: readonly Journa
 /** What finished jobs taught about the times of a job. @param taught its documents, without what was learnt */
 export function learnBeside(taught: JobDossiers, samples: TimeSample[]): Promise<LearntTimes> {
   return ask(taught, (api, key) => api.learn(key, samples)).catch(async () =>
-    (await import('./planHere.ts')).learntTimes(taught, samples),
+    (await plansHere()).learntTimes(taught, samples),
   )
 }
 
@@ -64,6 +74,6 @@ export function dayBeside(
   samples: TimeSample[],
 ): Promise<WholeDay | null> {
   return ask(dossiers, (api, key) => api.day(key, dossiers.learnt, [...entries], samples)).catch(async () =>
-    (await import('./planHere.ts')).wholeDay(taught, dossiers, replay(dossiers, entries), samples),
+    (await plansHere()).wholeDay(taught, dossiers, replay(dossiers, entries), samples),
   )
 }

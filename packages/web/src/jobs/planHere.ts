@@ -1,2 +1,6 @@
-// Fetched where no thread can be started: the same, worked out on the screen's own.
+import { startPlanning } from '@tidy-badger/core/planning'
+
+// Fetched once the first page stands, and at once where no thread can be started: the same, worked out on the screen's own.
 export { learntTimes, wholeDay } from '@tidy-badger/core/jobs'
+
+startPlanning()

@@ -7,9 +7,11 @@ import {
   type JournalEntry,
   type TimeSample,
 } from '@tidy-badger/core/jobs'
+import { startPlanning } from '@tidy-badger/core/planning'
 import { documentTaker } from '../platform/sentDocuments.ts'
 import { serve } from '../platform/serve.ts'
 
+startPlanning()
 const documents = documentTaker()
 
 /** What is asked anew before it was begun is not worth its time: only the newest of each kind is. */

@@ -21,7 +21,7 @@ import { notice } from '../ui/notices.ts'
 import { getKept } from '../platform/api/kept.ts'
 import { confirm } from './confirmStore.ts'
 import { append, entriesShown, useJournal } from './journalStore.ts'
-import { learnBeside, planBeside } from './planClient.ts'
+import { learnBeside, planBeside, plansHere } from './planClient.ts'
 import { fetchErrata, type JobWithDossiers } from './api.ts'
 import { askForPerson } from './personStore.ts'
 
@@ -111,6 +111,7 @@ function usePlanned(now: Replayed | null): Replayed | null {
     if (known || !now) return
     let gone = false
     planning = planBeside(now.dossiers, now.entries)
+      .catch(plansHere)
       .catch(() => undefined)
       .then(() => {
         if (!gone) setMade(now)
@@ -120,6 +121,11 @@ function usePlanned(now: Replayed | null): Replayed | null {
     }
   }, [now, known])
   const current = known || made === now ? now : last
+  const stands = current !== null
+  useEffect(() => {
+    // Whatever else is asked of it later is planned here.
+    if (stands) plansHere().catch(() => undefined)
+  }, [stands])
   if (current !== last) setLast(current)
   return current?.job.id === now?.job.id ? current : null
 }

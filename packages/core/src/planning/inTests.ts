@@ -1,0 +1,3 @@
+import { startPlanning } from './index.ts'
+
+startPlanning()
