@@ -1,7 +1,8 @@
 // Runs every check and every test, goes on after a failure, and ends with one line that counts them all.
 import { spawn, spawnSync } from 'node:child_process'
-import { mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
+import { failuresFile } from './failureReporter.ts'
 
 process.chdir(fileURLToPath(new URL('..', import.meta.url)))
 const reports = '.cache/reports'
@@ -64,6 +65,7 @@ const unit = run('unit and server', 'npx', [
   'run',
   '--reporter=dot',
   '--reporter=json',
+  '--reporter=./scripts/failureReporter.ts',
   `--outputFile.json=${reports}/unit.json`,
 ])
 count(unit, () => {
@@ -82,5 +84,6 @@ count(browser, () => {
   return { passed: stats.expected, failed: stats.unexpected + stats.flaky }
 })
 
+if (existsSync(failuresFile)) console.log(`\n${readFileSync(failuresFile, 'utf8')}`)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)

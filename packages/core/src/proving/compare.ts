@@ -1,4 +1,5 @@
 import { failure, success, type Outcome } from '../shared/index.ts'
+import { alignPulls, pullAt, type PullAxis } from './alignment.ts'
 import type { Pull } from './model.ts'
 
 export interface Claim {
@@ -20,10 +21,32 @@ export interface Comparison {
   claim: 'met' | 'not met' | 'not shown' | null
   /** Why, in sentences: what the figures rest on, and what would settle it. */
   reasons: string[]
-  curve: { rpm: number; beforeKw: number; afterKw: number; seKw: number | null }[]
+  /** What they are laid over each other by: road speed where a belt was between. */
+  axis: PullAxis
+  curve: ComparedPoint[]
+  /** Over the range they share, kW: the area between the curves by its width. */
+  meanGainKw: number
+  /** Stretches where the gain, or the loss, is beyond what runs differ by themselves; in 1/min, or km/h by road speed. */
+  gained: GainRange[]
+  lost: GainRange[]
+  /** Where power falls off at the top by more than it did before; null where it does not. */
+  fallsOff: { rpm: number; pct: number } | null
+  peaks: Record<'before' | 'after', { kw: number; rpm: number; speedKmh: number | null; nm: number; nmRpm: number }>
 }
 
-const gridPoints = 60
+export interface ComparedPoint {
+  rpm: number
+  speedKmh: number | null
+  beforeKw: number
+  afterKw: number
+  seKw: number | null
+}
+
+export interface GainRange {
+  from: number
+  to: number
+  meanKw: number
+}
 
 /**
  * What runs after show against runs before: each group's mean, the gain by peak or where it is largest, and its 95 % interval by Student's
@@ -35,24 +58,16 @@ export function comparePulls(before: readonly Pull[], after: readonly Pull[], cl
       ...{ code: 'no-pull', path: before.length === 0 ? 'before' : 'after' },
       message: 'A comparison wants a pull before and one after: one alone is a curve, and no gain.',
     })
-  const all = [...before, ...after]
-  const low = Math.max(...all.map(({ points }) => points[0]?.rpm ?? Infinity))
-  const high = Math.min(...all.map(({ points }) => points.at(-1)?.rpm ?? -Infinity))
-  if (!(high > low))
-    return failure({
-      ...{ code: 'no-overlap', path: 'after' },
-      message: 'The pulls have no engine speed in common: the same gear, from the same speed.',
-    })
-  const grid = Array.from({ length: gridPoints }, (_item, i) => low + ((high - low) * i) / (gridPoints - 1))
-  const powers = (pulls: readonly Pull[]) => pulls.map((pull) => grid.map((rpm) => valueAt(pull, rpm, 'powerKw')))
-  const [powersBefore, powersAfter] = [powers(before), powers(after)]
-  const at = grid.map((rpm, i) => ({
-    rpm,
-    ...group(
-      powersBefore.map((run) => run[i] ?? 0),
-      powersAfter.map((run) => run[i] ?? 0),
-    ),
-  }))
+  const aligned = alignPulls([...before, ...after])
+  if (!aligned.ok) return aligned
+  const { axis, grid } = aligned.value
+  const along = (pulls: readonly Pull[], field: 'powerKw' | 'torqueNm') =>
+    grid.map((x) => pulls.map((pull) => pullAt(pull, axis, x, field)))
+  const groups = (field: 'powerKw' | 'torqueNm') => {
+    const [one, other] = [along(before, field), along(after, field)]
+    return grid.map((_x, i) => group(one[i] ?? [], other[i] ?? []))
+  }
+  const at = groups('powerKw')
   const kind = claim?.kind ?? 'peak'
   const peak = group(
     before.map(({ peakPower }) => peakPower.kw),
@@ -62,18 +77,10 @@ export function comparePulls(before: readonly Pull[], after: readonly Pull[], cl
     before.map(({ peakTorque: { nm } }) => nm),
     after.map(({ peakTorque: { nm } }) => nm),
   )
-  const torques = (pulls: readonly Pull[]) => pulls.map((pull) => grid.map((rpm) => valueAt(pull, rpm, 'torqueNm')))
-  const [torquesBefore, torquesAfter] = [torques(before), torques(after)]
-  const torqueAt = grid.map((_rpm, i) =>
-    group(
-      torquesBefore.map((run) => run[i] ?? 0),
-      torquesAfter.map((run) => run[i] ?? 0),
-    ),
-  )
   const power = kind === 'peak' ? peak : largest(at)
-  const torque = kind === 'peak' ? peakTorque : largest(torqueAt)
+  const torque = kind === 'peak' ? peakTorque : largest(groups('torqueNm'))
   const shown = power.spread !== null && power.gain > power.spread
-  const reasons = [
+  const reasons: string[] = [
     ...(power.spread === null ? ['Below two runs each nothing says how much the same machine differs by itself.'] : []),
     ...(power.spread !== null && !shown
       ? [
@@ -84,6 +91,14 @@ export function comparePulls(before: readonly Pull[], after: readonly Pull[], cl
       ? [`A third run each would bring the interval to about ${thirdRun(power.spread)} kW.`]
       : []),
   ]
+  if (axis === 'speed')
+    reasons.push('A belt, or an open converter: laid over each other by road speed, and power at the wheels only.')
+  const curve = at.map(({ before: beforeKw, after: afterKw, se }, i): ComparedPoint => {
+    const x = grid[i] ?? 0
+    const of = (field: 'rpm' | 'speedKmh') => mean([...before, ...after].map((pull) => pullAt(pull, axis, x, field)))
+    const known = [...before, ...after].every(({ points }) => points.every(({ speedKmh }) => speedKmh !== null))
+    return { rpm: of('rpm'), speedKmh: known ? of('speedKmh') : null, beforeKw, afterKw, seKw: se }
+  })
   const judged = claim ? judgeClaim(claim, { power, torque, shown }) : null
   return success({
     gainPowerKw: power.gain,
@@ -92,8 +107,69 @@ export function comparePulls(before: readonly Pull[], after: readonly Pull[], cl
     shown,
     claim: judged?.verdict ?? null,
     reasons: [...reasons, ...(judged?.reason ? [judged.reason] : [])],
-    curve: at.map(({ rpm, before: beforeKw, after: afterKw, se }) => ({ rpm, beforeKw, afterKw, seKw: se })),
+    axis,
+    curve,
+    ...rangesOf(curve, at, axis),
+    fallsOff: fallingOff(curve),
+    peaks: { before: meanPeak(before), after: meanPeak(after) },
   })
+}
+
+/** Falls off: so much less at the end than at its peak, and so much more than before. */
+const fallPct = 7
+const moreThanBeforePct = 3
+
+function fallingOff(curve: readonly ComparedPoint[]): Comparison['fallsOff'] {
+  const fall = (of: 'beforeKw' | 'afterKw') => {
+    const top = curve.reduce((best, point) => (point[of] > best[of] ? point : best))
+    return { rpm: top.rpm, pct: 100 * (1 - (curve.at(-1)?.[of] ?? 0) / top[of]) }
+  }
+  const [before, after] = [fall('beforeKw'), fall('afterKw')]
+  return after.pct >= fallPct && after.pct > before.pct + moreThanBeforePct ? after : null
+}
+
+/** A stretch shorter than this part of the range is no stretch. */
+const leastStretch = 3
+
+function rangesOf(
+  curve: readonly ComparedPoint[],
+  at: readonly Grouped[],
+  axis: PullAxis,
+): Pick<Comparison, 'meanGainKw' | 'gained' | 'lost'> {
+  const x = (i: number) => (axis === 'rpm' ? curve[i]?.rpm : curve[i]?.speedKmh) ?? 0
+  const runs = (is: (one: Grouped) => boolean): GainRange[] => {
+    const found: GainRange[] = []
+    let open: number[] = []
+    for (let i = 0; i <= at.length; i++) {
+      const one = at[i]
+      if (one && is(one)) open.push(i)
+      else {
+        if (open.length >= leastStretch)
+          found.push({
+            ...{ from: x(open[0] ?? 0), to: x(open.at(-1) ?? 0) },
+            meanKw: mean(open.map((k) => at[k]?.gain ?? 0)),
+          })
+        open = []
+      }
+    }
+    return found
+  }
+  return {
+    meanGainKw: mean(at.map(({ gain }) => gain)),
+    gained: runs(({ gain, spread }) => spread !== null && gain > spread),
+    lost: runs(({ gain, spread }) => spread !== null && -gain > spread),
+  }
+}
+
+function meanPeak(pulls: readonly Pull[]): Comparison['peaks']['before'] {
+  const speeds = pulls.map(({ peakPower }) => peakPower.speedKmh)
+  return {
+    kw: mean(pulls.map(({ peakPower }) => peakPower.kw)),
+    rpm: mean(pulls.map(({ peakPower }) => peakPower.rpm)),
+    speedKmh: speeds.every((speed) => speed !== null) ? mean(speeds) : null,
+    nm: mean(pulls.map(({ peakTorque }) => peakTorque.nm)),
+    nmRpm: mean(pulls.map(({ peakTorque }) => peakTorque.rpm)),
+  }
 }
 
 interface Grouped {
@@ -138,14 +214,6 @@ export function studentT(freedom: number): number {
 /** What three runs each would make of an interval from two each. */
 function thirdRun(spread: number | null): string {
   return spread === null ? '?' : ((spread * (studentT(4) * Math.sqrt(2 / 3))) / studentT(2)).toFixed(1)
-}
-
-function valueAt({ points }: Pull, rpm: number, field: 'powerKw' | 'torqueNm'): number {
-  const at = points.findIndex((point) => point.rpm >= rpm)
-  const [low, high] = [points[Math.max(0, at - 1)], points[at < 0 ? points.length - 1 : at]]
-  if (!low || !high) return 0
-  const wide = high.rpm - low.rpm
-  return wide <= 0 ? high[field] : low[field] + ((rpm - low.rpm) / wide) * (high[field] - low[field])
 }
 
 /** Torque of runs is judged by the same rule as their power. */

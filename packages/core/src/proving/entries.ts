@@ -1,5 +1,6 @@
 import type { DossierPair, Station } from '../dossiers/index.ts'
 import { defineEntry, doneBy } from '../journal/index.ts'
+import { heldGear } from './alignment.ts'
 import type { provingForms } from './forms.ts'
 import type { ProvingState } from './state.ts'
 
@@ -12,9 +13,11 @@ export const pullMade = entry({
     const borne =
       points.some(({ rpm, powerKw }) => rpm === peakPower.rpm && powerKw === peakPower.kw) &&
       points.some(({ rpm, torqueNm }) => rpm === peakTorque.rpm && torqueNm === peakTorque.nm)
-    const back = points.findIndex(({ rpm }, i) => i > 0 && rpm < (points[i - 1]?.rpm ?? 0))
+    // Of a belt road speed is what rises.
+    const order = heldGear({ points }) === 'belt' ? 'speedKmh' : 'rpm'
+    const back = points.findIndex((point, i) => i > 0 && (point[order] ?? 0) < (points[i - 1]?.[order] ?? 0))
     if (back > 0)
-      return [{ code: 'no-pull', path: `points.${back}.rpm`, message: 'Points stand in order of engine speed.' }]
+      return [{ code: 'no-pull', path: `points.${back}.${order}`, message: 'Points stand in order of their speed.' }]
     return borne
       ? []
       : [

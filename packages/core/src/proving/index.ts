@@ -8,7 +8,10 @@ export {
   type Air,
   type Correction,
 } from './air.ts'
-export { comparePulls, studentT, type Claim, type Comparison } from './compare.ts'
+export { alignPulls, heldGear, pullAt, type PullAxis } from './alignment.ts'
+export { workOutCoastDown, type CoastAsked, type CoastDown, type CoastRun } from './coastDown.ts'
+export { comparePulls, studentT, type Claim, type ComparedPoint, type Comparison, type GainRange } from './compare.ts'
+export { findPulls, type FoundPull } from './findPulls.ts'
 export { powerOf, torqueOf, type Pull, type PullAsked, type PullPoint, type PullRow, type Road } from './model.ts'
 export { workOutPull } from './pull.ts'
 export { readPullCsv } from './readPullCsv.ts'

@@ -9,6 +9,8 @@ export interface PullRow {
   speedKmh?: number
   powerKw?: number
   torqueNm?: number
+  /** 100 is open; what finds pulls in a ride. */
+  throttlePct?: number
 }
 
 /** What a road pull is worked out with. */

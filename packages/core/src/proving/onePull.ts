@@ -31,10 +31,12 @@ export function onePull<Row extends PullRow & { kmh?: number }>(
   const last = byTime.at(-1) ?? 0
   const pieces = inOneGear(rows, byTime)
   if (pieces.cut) warnings.push(pieces.cut)
-  const rise = longestRise(pieces.rows, middles(pieces.rows.map(({ rpm }) => rpm)))
-  const [bottom, top] = [rise[0]?.rpm ?? 0, rise.at(-1)?.rpm ?? 0]
-  const seconds = (rise.at(-1)?.t ?? 0) - (rise[0]?.t ?? 0)
-  if (rise.length < fewest || seconds < least || top - bottom < leastRise * top)
+  const byEngine = longestRise(pieces.rows, middles(pieces.rows.map(({ rpm }) => rpm)))
+  const onBelt = byBelt(pieces.rows, byEngine)
+  const rise = onBelt ?? byEngine
+  const measure = ({ rpm, kmh = 0 }: Row) => (onBelt ? kmh : rpm)
+  const [bottom, top] = [rise[0], rise.at(-1)].map((row) => (row ? measure(row) : 0))
+  if (rise.length < fewest || lasting(rise) < least || (top ?? 0) - (bottom ?? 0) < leastRise * (top ?? 0))
     return failure({
       ...{ code: 'no-pull', path: 'rows' },
       message:
@@ -69,6 +71,19 @@ export function onePull<Row extends PullRow & { kmh?: number }>(
   return success({ rows: rise, ratio: null, warnings })
 }
 
+const lasting = (rows: readonly { t: number }[]) => (rows.at(-1)?.t ?? 0) - (rows[0]?.t ?? 0)
+
+/** The rise of the road speed where a belt holds the engine where its power is; null where they rise together, or no road speed is known. */
+function byBelt<Row extends PullRow & { kmh?: number }>(rows: readonly Row[], byEngine: readonly Row[]): Row[] | null {
+  if (rows.some(({ kmh }) => kmh === undefined || kmh <= 0)) return null
+  const rise = longestRise(rows, middles(rows.map(({ kmh = 0 }) => kmh)))
+  const ratios = middles(rise.map(({ rpm, kmh = 1 }) => rpm / kmh))
+  const falls = (ratios[halfWindow] ?? 0) / (ratios.at(-1 - halfWindow) ?? 1)
+  const engine = middles(rise.map(({ rpm }) => rpm))
+  const loses = Math.max(...engine) > (engine.at(-1) ?? 0) * (1 + leastRise)
+  return falls > 1 + leastRise && !loses && lasting(rise) >= lasting(byEngine) ? rise : null
+}
+
 /** Medians over a few neighbours. */
 function middles(values: readonly number[]): number[] {
   return values.map((_value, i) => {
@@ -95,6 +110,8 @@ function inOneGear<Row extends PullRow & { kmh?: number }>(
     const after = measure[j] ?? before
     const later = measure[Math.min(rows.length - 1, j + 8)] ?? after
     const stays = Math.abs(later / after - 1) < gearFall
+    // A belt's ratio falls as well, and its engine keeps its speed.
+    if ((rpm[j] ?? 0) > (rpm[i] ?? 0) * (1 - gearFall / 2)) continue
     if (after < before * (1 - gearFall) && stays && (measure[Math.max(0, i - 8)] ?? 0) >= after * (1 + gearFall / 2)) {
       // Spun wheels come back to the ratio they began with; a gear does not.
       if (!(withSpeed && Math.abs(after / (measure[0] ?? after) - 1) < oneGear)) cuts.push(i, j)

@@ -1,6 +1,7 @@
 import { roadSpeed } from '../setup/index.ts'
 import { failure, success, type Outcome } from '../shared/index.ts'
 import { airDensity, factorOf } from './air.ts'
+import { heldGear } from './alignment.ts'
 import { torqueOf, powerOf, type Pull, type PullAsked, type PullPoint, type PullRow, type Road } from './model.ts'
 import { onePull } from './onePull.ts'
 import { smoothCurve } from './smoothCurve.ts'
@@ -188,5 +189,7 @@ function fromRoad(rows: readonly PullRow[], road: Road, density: number | null):
     const powerKw = (force * v) / 1000
     return { rpm, speedKmh: v * 3.6, powerKw, torqueNm: torqueOf(powerKw, rpm), sePowerKw }
   })
-  return success({ points: points.sort((a, b) => a.rpm - b.rpm), warnings })
+  // Of a belt the road speed is what rises.
+  const order = heldGear({ points }) === 'belt' ? 'speedKmh' : 'rpm'
+  return success({ points: points.sort((a, b) => (a[order] ?? 0) - (b[order] ?? 0)), warnings })
 }

@@ -10,6 +10,7 @@ const roles: readonly [Role, RegExp][] = [
   ['t', /^(time|t|zeit|temps|tiempo|seconds|elapsed|timestamp)\b/],
   ['torqueNm', /\b(torque|drehmoment|couple|par|coppia|moment)\b/],
   ['powerKw', /\b(power|leistung|puissance|potencia|potenza|output)\b/],
+  ['throttlePct', /\b(throttle|tps|pedal|accelerator|gas|drosselklappe|papillon|acelerador)\b/],
   ['rpm', /\b(rpm|engine ?speed|drehzahl|revs|regime|giri)\b/],
   ['speedKmh', /\b(speed|velocity|geschwindigkeit|vitesse|velocidad|kmh|km\/h|mph)\b/],
 ]
@@ -28,6 +29,7 @@ const factors: Record<Role, readonly [RegExp, number][]> = {
     [/^(ps|cv|ch|pk)$/, 0.73549875],
     [/^w$/, 0.001],
   ],
+  throttlePct: [[/^(0 ?(-|to|…) ?1)$/, 100]],
   torqueNm: [
     [/^(lb[- ·.]?ft|ft[- ·.]?lbs?)$/, 1.3558179],
     [/^(kgf?[- ·.]?m|mkg)$/, 9.80665],
@@ -87,12 +89,14 @@ export function readPullCsv(text: string): Outcome<PullRow[]> {
     const rpm = value('rpm')
     if (rpm === undefined) return []
     const [speedKmh, powerKw, torqueNm] = [value('speedKmh'), value('powerKw'), value('torqueNm')]
+    const throttlePct = value('throttlePct')
     return [
       {
         ...{ t: value('t') ?? i / 10, rpm },
         ...(speedKmh === undefined ? {} : { speedKmh }),
         ...(powerKw === undefined ? {} : { powerKw }),
         ...(torqueNm === undefined ? {} : { torqueNm }),
+        ...(throttlePct === undefined ? {} : { throttlePct }),
       },
     ]
   })

@@ -124,13 +124,15 @@ export function forPages(): void {
   // The device's store outlives a file's window: what it has begun is finished by a timer that no window takes with it.
   beforeAll(() => {
     globalThis.setImmediate = setImmediateOfNode
+    // What a page asks for once its test is over gets no answer: no window goes looking for a server.
+    globalThis.fetch = () => new Promise<Response>(() => undefined)
+    Object.assign(globalThis, { WebSocket: SilentSocket })
   })
   beforeEach(() => {
     // As the page itself says.
     document.documentElement.lang = 'en'
     localStorage.clear()
     usePreferences.setState({ person: 'Runa', device: 'test' })
-    vi.stubGlobal('WebSocket', SilentSocket)
     vi.spyOn(console, 'error').mockImplementation((...words: unknown[]) => said.push(words.map(String).join(' ')))
   })
   afterEach(() => {
