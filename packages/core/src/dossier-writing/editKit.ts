@@ -5,6 +5,7 @@ import {
   type KitEnd,
   type KitEndId,
   type KitId,
+  type KitClaim,
   type KitLevel,
   type KitPart,
   type KitSetting,
@@ -26,6 +27,7 @@ export const kitLists = [
   'naming',
   'lamps',
   'levels',
+  'claims',
   'units',
   'figures',
   'steps',
@@ -46,6 +48,7 @@ const listFields = {
   sockets: forms.socketFields,
   lamps: forms.lampFields,
   levels: forms.levelFields,
+  claims: forms.claimFields,
   units: forms.unitFields,
   figures: forms.figureFields,
 }
@@ -60,6 +63,7 @@ export const kitListBegins: Record<KitList, object> = {
   figures: { unit: '', answers: [] },
   lamps: { colour: 'green', state: 'steady', rhythmMs: [] },
   levels: { gate: { coolantC: 65, rpm: 1400, load: 0.3 } } satisfies Partial<KitLevel>,
+  claims: { at: 'engine', kind: 'peak' } satisfies Partial<KitClaim>,
   units: {},
   steps: { station: 'lay-loom' },
 }

@@ -118,6 +118,14 @@ export const unitFields: readonly TypedField[] = [
   typed('variant', 'Its variant', cells.text, { hint: 'all of them' }),
 ]
 
+export const claimFields: readonly TypedField[] = [
+  typed('machine', 'On', cells.text, { hint: 'id of the machine; any' }),
+  typed('power', 'Power, kW more', own.figure('kW'), { at: 'powerKw' }),
+  typed('torque', 'Torque, N·m more', own.figure('N·m'), { at: 'torqueNm' }),
+  typed('at', 'At', cells.text, { options: ['wheel', 'engine'] }),
+  typed('kind', 'As', cells.text, { options: ['peak', 'largest-gain'] }),
+]
+
 export const levelFields: readonly TypedField[] = [
   typed('level', 'Level', own.figure(''), { hint: '1' }),
   typed('name', 'Name', cells.text, { hint: 'Tow' }),

@@ -254,6 +254,15 @@ export interface KitLevel {
   gate: { coolantC: number; rpm: number; load: number }
 }
 
+/** A gain that is claimed, on a machine or on any. */
+export interface KitClaim {
+  machine?: MachineId
+  powerKw?: number
+  torqueNm?: number
+  at: 'wheel' | 'engine'
+  kind: 'peak' | 'largest-gain'
+}
+
 /** A figure the kit, or an instrument, writes into its logs and sends live. */
 export interface KitFigure {
   /** Its column in a log, or its name in a line of JSON. */
@@ -314,6 +323,8 @@ export interface Kit {
   units?: KitUnit[]
   /** Steps of level above stock, from 1 up. */
   levels?: KitLevel[]
+  /** What whoever sells it says it brings; nothing here vouches for it. */
+  claims?: KitClaim[]
   /** How its log's columns and live lines are named. */
   figures?: KitFigure[]
   steps: Step[]

@@ -8,6 +8,7 @@ import {
   socketStyles,
   tapMethods,
   type Kit,
+  type KitClaim,
   type KitFigure,
   type KitLamp,
   type KitLevel,
@@ -246,6 +247,18 @@ export const kitSchema = z.strictObject({
       } satisfies ShapeOf<KitLevel>),
     )
     .max(20)
+    .optional(),
+  claims: z
+    .array(
+      z.strictObject({
+        machine: ids.machine.optional(),
+        powerKw: z.number().positive().max(1000).optional(),
+        torqueNm: z.number().positive().max(10_000).optional(),
+        at: z.enum(['wheel', 'engine']),
+        kind: z.enum(['peak', 'largest-gain']),
+      } satisfies ShapeOf<KitClaim>),
+    )
+    .max(40)
     .optional(),
   figures: z
     .array(

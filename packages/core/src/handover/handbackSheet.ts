@@ -11,7 +11,9 @@ import {
   type JobDossiers,
   type JobState,
 } from '../jobs/index.ts'
+import { approvalsAsked } from '../proving/index.ts'
 import { connectionPlan, differences, targetWords } from '../wiring/index.ts'
+import { proofPage } from './proofPage.ts'
 
 export interface SheetWire {
   cavity: number
@@ -61,6 +63,10 @@ export interface HandbackSheet {
   doneWithout: string[]
   /** What the owner was told, and who heard it. */
   told: string[]
+  /** Approvals, and what is for a closed course only. */
+  lawful: string[]
+  /** What was gained, and which level is allowed for what. */
+  proof: string[]
   /** Photos that go with the paper. */
   photos: { hash: string; says: string }[]
   notes: string[]
@@ -142,6 +148,8 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
     written: stepsWith(dossiers, state, 'wrote'),
     doneWithout: stepsWith(dossiers, state, 'without'),
     told: state.told.map((note) => `${note.text} Told to ${note.to}${note.by ? ` by ${note.by}` : ''}.`),
+    lawful: lawfulOf(dossiers, state),
+    proof: proofOf(dossiers, job, state),
     photos: state.photos
       .filter((photo) => photo.handBack)
       .map((photo) => ({
@@ -156,6 +164,26 @@ export function handbackSheet(dossiers: JobDossiers, job: SheetJob, state: JobSt
       `${kit.model}, dossier version ${kit.version}: ${kit.source}`,
     ],
   }
+}
+
+/** Approval by approval: of what changes the engine, nothing is silently lawful. */
+function lawfulOf({ kit }: JobDossiers, { approvals }: JobState): string[] {
+  return approvalsAsked(kit).map(({ key, kit: own }) => {
+    const asked = approvals[key]
+    const name = `${own.maker} ${own.model}`
+    if (!asked)
+      return `${name}: its approval for this machine and market was not asked for. Until it is: closed course only.`
+    return asked.number === null
+      ? `${name}: no approval in ${asked.market}. Closed course only; told to ${asked.with}${asked.by ? ` by ${asked.by}` : ''}.`
+      : `${name}: approved in ${asked.market}, ${asked.number}.`
+  })
+}
+
+/** What the owner's page of proof says, in lines; nothing where nobody pulled or ran a ladder. */
+function proofOf(dossiers: JobDossiers, job: SheetJob, state: JobState): string[] {
+  if (state.pulls.length === 0 && Object.keys(state.levelRuns).length === 0) return []
+  const { numbers, levels } = proofPage(dossiers, job, state)
+  return [...numbers.map(({ name, value, certainty }) => `${name}: ${value} (${certainty}).`), ...levels]
 }
 
 /** Steps with what was written about them, in the order of the work. */

@@ -1,11 +1,12 @@
 import { accessEntries, freshAccess } from '../access/index.ts'
+import { aftertreatmentEntries, freshAftertreatment } from '../aftertreatment/index.ts'
 import { checkKitEntries, freshCheckKit } from '../check-kit/index.ts'
 import { freshSupply, fuseFindings, supplyEntries, supplyRules } from '../electrical/index.ts'
 import { findEntries, freshFinds } from '../finds/index.ts'
 import { freshTrim, trimEntries } from '../fuel-trim/index.ts'
 import { freshLevels, levelEntries, levelFindings, levelRules } from '../levels/index.ts'
 import { freshPhotos, photoEntries } from '../photos/index.ts'
-import { freshProving, provingEntries } from '../proving/index.ts'
+import { freshProving, provingEntries, provingFindings, provingRules } from '../proving/index.ts'
 import { freshRoute, routeEntries, routeRules } from '../routing/index.ts'
 import { freshSensors, pipeBars, pipeWork, sensorEntries, sensorRules } from '../sensors/index.ts'
 import { freshSetup, setupBars, setupEntries, setupFindings, setupRules, setupWork } from '../setup/index.ts'
@@ -86,7 +87,15 @@ export const capabilities = [
     rules: levelRules,
     findings: levelFindings,
   },
-  { name: 'proving', entries: provingEntries, fresh: freshProving },
+  {
+    name: 'proving',
+    entries: provingEntries,
+    fresh: freshProving,
+    rules: provingRules,
+    findings: (dossiers, state) =>
+      provingFindings(dossiers, state, { begun: 'wake' in state.stationsDone, fitting: purposeOf(state) === 'fit' }),
+  },
+  { name: 'aftertreatment', entries: aftertreatmentEntries, fresh: freshAftertreatment },
   { name: 'check-kit', entries: checkKitEntries, fresh: freshCheckKit },
   { name: 'finds', entries: findEntries, fresh: freshFinds },
   {

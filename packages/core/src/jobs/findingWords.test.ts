@@ -3,6 +3,7 @@ import { expect, test } from 'vitest'
 import { supplyRules, supplyWords } from '../electrical/index.ts'
 import type { FindingWords } from '../findings/index.ts'
 import { levelRules, levelWords } from '../levels/index.ts'
+import { provingRules, provingWords } from '../proving/index.ts'
 import { routeRules, routeWords } from '../routing/index.ts'
 import { sensorRules, sensorWords } from '../sensors/index.ts'
 import { setupRules, setupWords } from '../setup/index.ts'
@@ -24,6 +25,7 @@ const rooms = [
   [setupRules, setupWords],
   [wakeRules, wakeWords],
   [levelRules, levelWords],
+  [provingRules, provingWords],
   [workRules, workWords],
 ] as const
 

@@ -1,3 +1,4 @@
+import { barredMeanwhile, regenerating } from '../aftertreatment/index.ts'
 import type { Refusal } from '../journal/index.ts'
 import { stepOf } from '../dossiers/index.ts'
 import type { Capability } from './capability.ts'
@@ -49,6 +50,25 @@ export function jobGates(list: readonly Capability[]): Gate[] {
       if (!startsEngine(dossiers, entry)) return []
       const [bar] = list.flatMap(({ bars }) => bars?.(dossiers, state, 'set-up') ?? [])
       return bar === undefined ? [] : [{ code: 'not-set-up', message: bar }]
+    },
+    (_dossiers, state, entry) => {
+      if (entry.kind === 'regeneration')
+        return (entry.phase === 'started') === regenerating(state)
+          ? [
+              {
+                code: 'regenerating',
+                message: regenerating(state) ? 'One is under way already.' : 'None is under way.',
+              },
+            ]
+          : []
+      return regenerating(state) && barredMeanwhile(entry.kind)
+        ? [
+            {
+              code: 'regenerating',
+              message: 'A regeneration by hand is under way: no pull, no loaded run and no trim until it has ended.',
+            },
+          ]
+        : []
     },
     (dossiers, state, entry) => {
       if (entry.kind !== 'stop-lifted') return []

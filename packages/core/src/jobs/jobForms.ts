@@ -1,4 +1,5 @@
 import { accessForms } from '../access/index.ts'
+import { aftertreatmentForms } from '../aftertreatment/index.ts'
 import { checkKitForms } from '../check-kit/index.ts'
 import { supplyForms } from '../electrical/index.ts'
 import { trimForms } from '../fuel-trim/index.ts'
@@ -28,6 +29,7 @@ export const jobForms = {
   ...setupForms,
   ...wakeForms,
   ...levelForms,
+  ...aftertreatmentForms,
   ...provingForms,
   ...checkKitForms,
   ...vehicleForms,

@@ -161,6 +161,13 @@ const drawn: Drawn = {
     peakPower: fc.constant({ kw: 20, rpm: 3000, speedKmh: null }),
     peakTorque: fc.constant({ nm: 60, rpm: 3000 }),
   },
+  'coasted-down': {
+    ...{ massKg: fc.constant(900), dragAreaM2: choose([0.7, 1.1]), dragSeM2: fc.constant(0.02) },
+    ...{ rolling: fc.constant(0.014), rollingSe: fc.constant(0.0004) },
+  },
+  'approval-asked': { market: word, with: word },
+  regeneration: { phase: choose(['ended', 'aborted']), text: word },
+  'readiness-read': { monitors: choose([[], [{ id: 'misfire', done: true }]]) },
   'gain-claimed': { powerKw: choose([2, 5]), of: choose(['wheel', 'engine']) },
   'boss-measured': {
     from: choose(['port', 'collector']),

@@ -1,6 +1,7 @@
 import { supplyRules } from '../electrical/index.ts'
 import type { Rule } from '../findings/index.ts'
 import { levelRules } from '../levels/index.ts'
+import { provingRules } from '../proving/index.ts'
 import { routeRules } from '../routing/index.ts'
 import { sensorRules } from '../sensors/index.ts'
 import { setupRules } from '../setup/index.ts'
@@ -18,6 +19,7 @@ export const rulesByRoom = {
   setup: setupRules,
   wake: wakeRules,
   levels: levelRules,
+  proving: provingRules,
   vehicles: stockRules,
   jobs: workRules,
 } as const satisfies Record<string, Readonly<Record<string, Rule>>>
@@ -30,6 +32,7 @@ export const ruleCatalogue = {
   ...setupRules,
   ...wakeRules,
   ...levelRules,
+  ...provingRules,
   ...stockRules,
   ...workRules,
 }

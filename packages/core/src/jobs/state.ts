@@ -9,6 +9,7 @@ import type { Decided, Done, Held } from '../journal/index.ts'
 import type { PhotoState } from '../photos/index.ts'
 import type { RouteState } from '../routing/index.ts'
 import type { LevelState } from '../levels/index.ts'
+import type { AftertreatmentState } from '../aftertreatment/index.ts'
 import type { ProvingState } from '../proving/index.ts'
 import type { SensorState } from '../sensors/index.ts'
 import type { SetupState } from '../setup/index.ts'
@@ -72,6 +73,7 @@ export type JobState = WorkState &
   WakeState &
   LevelState &
   ProvingState &
+  AftertreatmentState &
   CheckKitState &
   PhotoState &
   FindState &

@@ -17,15 +17,20 @@ export const levelRun = entry({
     if (!member) return noSuch(`${named ?? `The ${kit.model}`} has no levels.`)
     return level <= (member.kit.levels?.length ?? 0) ? [] : [noSuchLevel(member.kit, level)]
   },
-  apply(state, { level, readings, kit: named, ...head }, { kit }) {
+  apply(state, { level, readings, use, altitudeM, kit: named, ...head }, { kit }) {
     const member = withLevels(kit, named)
     if (!member) return 'No kit here has levels.'
-    state.levelRuns[member.key] = [...(state.levelRuns[member.key] ?? []), { ...doneBy(head), level, readings }]
+    const run = {
+      ...{ ...doneBy(head), level, readings },
+      ...(use === undefined ? {} : { use }),
+      ...(altitudeM === undefined ? {} : { altitudeM }),
+    }
+    state.levelRuns[member.key] = [...(state.levelRuns[member.key] ?? []), run]
     return null
   },
   place: () => 'trim',
-  words: ({ level, readings }) =>
-    `Loaded run ${level === 0 ? 'on stock' : `at level ${level}`}: ${Object.entries(readings)
+  words: ({ level, readings, use }) =>
+    `Loaded run ${level === 0 ? 'on stock' : `at level ${level}`}${use ? `, ${use}` : ''}: ${Object.entries(readings)
       .map(([quantity, { value }]) => `${quantity} ${value}`)
       .join(', ')}`,
 })

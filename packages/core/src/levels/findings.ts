@@ -2,8 +2,9 @@ import { membersOf, joinedId, type DossierPair, type Machine, type SettingId } f
 import { collectFindings, defineRules, fix, said, type FactsOf } from '../findings/index.ts'
 import { coolantLimitC, exhaustLimitC, type SetupState } from '../setup/index.ts'
 import type { Finding, FindingPlace } from '../wiring/index.ts'
-import { judgeLadder, type LevelLimit } from './ladder.ts'
+import type { LevelLimit } from './ladder.ts'
 import type { LevelState } from './state.ts'
+import { ladderFor, laddersByUse } from './uses.ts'
 
 /** What may be wrong with a level. */
 export const levelRules = defineRules({
@@ -12,9 +13,15 @@ export const levelRules = defineRules({
 export type LevelRule = keyof typeof levelRules
 
 export const levelWords = {
-  'level-not-earned': ({ kit, level, allowed, why }: { kit: string; level: string; allowed: string; why: string }) =>
+  'level-not-earned': ({
+    kit,
+    level,
+    allowed,
+    why,
+    use,
+  }: Record<'kit' | 'level' | 'allowed' | 'why' | 'use', string>) =>
     said(
-      `The ${kit} is to run on ${level}; its runs allow ${allowed}.${why === '' ? '' : ` ${why}`}`,
+      `The ${kit} is to run on ${level}; its runs${use === '' ? '' : ` (${use})`} allow ${allowed}.${why === '' ? '' : ` ${why}`}`,
       'Set it to what they allow, or run the ladder further.',
     ),
 }
@@ -45,14 +52,17 @@ export function levelFindings(
     if (!runs || !setting) continue
     const set = state.settings[joinedId<SettingId>(key, setting.id)]
     const wanted = [set?.value, state.agreed[key]?.level].flatMap((level) => level ?? [])
-    const { highestAllowed, because } = judgeLadder(own.levels?.length ?? 0, usualLimits(machine), runs)
+    const ladders = laddersByUse(own.levels?.length ?? 0, usualLimits(machine), runs)
+    const judged = ladderFor(ladders, state.agreed[key]?.use ?? '')
+    if (!judged) continue
+    const { highestAllowed, because, use } = judged
     const over = wanted.find((level) => (setting.choices ?? []).indexOf(level) > (highestAllowed ?? 0))
     if (over !== undefined)
       say(
         'level-not-earned',
         { entry: runs.at(-1)?.entry },
         {
-          ...{ kit: own.model, level: over },
+          ...{ kit: own.model, level: over, use: ladders.length > 1 ? use : '' },
           allowed: highestAllowed === null ? 'none yet' : highestAllowed === 0 ? 'stock' : String(highestAllowed),
           why: because[0]?.says ?? '',
         },

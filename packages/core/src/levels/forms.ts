@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { refOf } from '../dossiers/index.ts'
 import type { EntryForms } from '../journal/index.ts'
+import { levelUses } from './uses.ts'
 
 const reading = z.strictObject({
   value: z.number().min(-1000).max(100_000),
@@ -14,6 +15,8 @@ export const levelForms = {
   'level-run': {
     level: z.int().min(0).max(20),
     readings: z.record(z.string().min(1).max(80), reading),
+    use: z.enum(levelUses).optional(),
+    altitudeM: z.number().min(-400).max(6000).optional(),
     kit: refOf.kit.optional(),
   },
 } satisfies EntryForms

@@ -8,8 +8,11 @@ export {
   type LevelReading,
   type LevelRun,
 } from './ladder.ts'
+export { airflowChange, airflowNet, type AirflowAsked, type AirflowNet } from './airflowNet.ts'
+export { behindTurbineK, beforeTurbine, runFromLog, steadyKs, type RunOfLog } from './runFromLog.ts'
+export { coolDownLeft, coolDownMin, ladderFor, laddersByUse, levelUses, type LevelUse } from './uses.ts'
 export { levelMap, type LevelCell, type LevelMapAsked } from './levelMap.ts'
 export { levelEntries } from './entries.ts'
 export { levelFindings, levelRules, levelWords, usualLimits, type LevelRule } from './findings.ts'
 export { levelForms } from './forms.ts'
-export { freshLevels, type LevelState } from './state.ts'
+export { freshLevels, type LevelRunMade, type LevelState } from './state.ts'

@@ -1,6 +1,8 @@
 import type { DossierPair, Station } from '../dossiers/index.ts'
 import { defineEntry, doneBy } from '../journal/index.ts'
+import { meant, noSuch } from '../setup/index.ts'
 import { heldGear } from './alignment.ts'
+import { wantsApproval } from './approvals.ts'
 import type { provingForms } from './forms.ts'
 import type { ProvingState } from './state.ts'
 
@@ -28,8 +30,12 @@ export const pullMade = entry({
           },
         ]
   },
-  apply(state, { when, name, points, peakPower, peakTorque, factor, warnings, ...head }) {
-    state.pulls.push({ ...doneBy(head), when, name, points, peakPower, peakTorque, factor, warnings })
+  apply(state, { when, name, points, peakPower, peakTorque, factor, warnings, conditions, source, ...head }) {
+    state.pulls.push({
+      ...{ ...doneBy(head), when, name, points, peakPower, peakTorque, factor, warnings },
+      ...(conditions ? { conditions } : {}),
+      ...(source ? { source } : {}),
+    })
     return null
   },
   place: ({ when }) => (when === 'before' ? 'take-in' : 'prove'),
@@ -40,12 +46,14 @@ export const pullMade = entry({
 /** What is claimed to be gained. */
 export const gainClaimed = entry({
   kind: 'gain-claimed',
-  apply(state, { powerKw, torqueNm, of, ...head }) {
+  apply(state, { powerKw, torqueNm, of, as: kind, lossPct, ...head }) {
     state.claimed = {
       ...doneBy(head),
       at: of,
       ...(powerKw === undefined ? {} : { powerKw }),
       ...(torqueNm === undefined ? {} : { torqueNm }),
+      ...(kind === undefined ? {} : { kind }),
+      ...(lossPct === undefined ? {} : { lossPct }),
     }
     return null
   },
@@ -53,4 +61,36 @@ export const gainClaimed = entry({
     `Claimed at the ${of}: ${[powerKw === undefined ? '' : `${powerKw} kW`, torqueNm === undefined ? '' : `${torqueNm} N·m`].filter(Boolean).join(', ') || 'nothing'}`,
 })
 
-export const provingEntries = [pullMade, gainClaimed]
+/** Drag and rolling of this machine, from coasting down. */
+export const coastedDown = entry({
+  kind: 'coasted-down',
+  apply(state, { massKg, dragAreaM2, dragSeM2, rolling, rollingSe, ...head }) {
+    state.coasted = { ...doneBy(head), massKg, dragAreaM2, dragSeM2, rolling, rollingSe }
+    return null
+  },
+  place: () => 'prove',
+  words: ({ dragAreaM2, dragSeM2, rolling, rollingSe }) =>
+    `Coasted down: drag area ${dragAreaM2.toFixed(2)} ± ${(2 * dragSeM2).toFixed(2)} m², rolling ${rolling.toFixed(4)} ± ${(2 * rollingSe).toFixed(4)}`,
+})
+
+/** Whether a kit is approved for this machine and market: without a number it is for a closed course, and somebody is told. */
+export const approvalAsked = entry({
+  kind: 'approval-asked',
+  refs: ({ kit }, { kit: named }) =>
+    meant(kit, named, wantsApproval)
+      ? []
+      : noSuch(`${named ?? `The ${kit.model}`} changes nothing of the engine: no approval is asked for.`),
+  apply(state, { market, number, with: told, kit: named, ...head }, { kit }) {
+    const member = meant(kit, named, wantsApproval)
+    if (!member) return 'No kit here wants an approval.'
+    state.approvals[member.key] = { ...doneBy(head), market, number: number ?? null, with: told }
+    return null
+  },
+  place: () => 'take-in',
+  words: ({ market, number, with: told }) =>
+    number === undefined
+      ? `No approval in ${market}: closed course only, told to ${told}`
+      : `Approved in ${market}: ${number}`,
+})
+
+export const provingEntries = [pullMade, gainClaimed, coastedDown, approvalAsked]

@@ -1,4 +1,14 @@
 export {
+  approvalsAsked,
+  claimOf,
+  claimWords,
+  provingFindings,
+  provingRules,
+  provingWords,
+  wantsApproval,
+  type ProvingRule,
+} from './approvals.ts'
+export {
   airDensity,
   correctionFactor,
   corrections,
@@ -11,10 +21,21 @@ export {
 export { alignPulls, heldGear, pullAt, type PullAxis } from './alignment.ts'
 export { workOutCoastDown, type CoastAsked, type CoastDown, type CoastRun } from './coastDown.ts'
 export { comparePulls, studentT, type Claim, type ComparedPoint, type Comparison, type GainRange } from './compare.ts'
+export { certainties, isBoosted, jobProof, type Certainty, type JobProof } from './jobProof.ts'
+export { judgePulls, type JudgedPulls, type PullConditions } from './conditions.ts'
+export { shiftPoints, type ShiftPoint } from './shiftPoints.ts'
 export { findPulls, type FoundPull } from './findPulls.ts'
 export { powerOf, torqueOf, type Pull, type PullAsked, type PullPoint, type PullRow, type Road } from './model.ts'
 export { workOutPull } from './pull.ts'
-export { readPullCsv } from './readPullCsv.ts'
+export { readCoastCsv, readPullCsv } from './readPullCsv.ts'
 export { provingEntries } from './entries.ts'
 export { provingForms } from './forms.ts'
-export { freshProving, pullTimes, type ProvingState, type PullMade, type PullTime } from './state.ts'
+export {
+  freshProving,
+  pullSources,
+  pullTimes,
+  type ProvingState,
+  type PullMade,
+  type PullSource,
+  type PullTime,
+} from './state.ts'

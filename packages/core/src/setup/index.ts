@@ -9,6 +9,7 @@ export {
   type CaptureExpected,
 } from './judgeCapture.ts'
 export { changesPedal, isController, isThrottle, levelChoice, pedalLevels } from './kitNeeds.ts'
+export { creepLimitPct, pedalGains, type PedalGain } from './pedalGains.ts'
 export { pedalPositions, pedalProof, pedalWithinV, type PedalVerdict } from './pedalProof.ts'
 export { setupRules, type SetupRule } from './rules.ts'
 export {

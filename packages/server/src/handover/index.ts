@@ -1,11 +1,13 @@
 import { currentTrim } from '@tidy-badger/core/fuel-trim'
-import { trimCsv } from '@tidy-badger/core/handover'
+import { proofCsv, proofPage, trimCsv } from '@tidy-badger/core/handover'
 import { idText } from '@tidy-badger/core/shared'
 import { z } from 'zod'
 import type { JobService } from '../jobs/index.ts'
 import { photoForPaper } from '../photos/index.ts'
+import { refusal } from '../platform/errors.ts'
 import type { AppDeps } from '../platform/deps.ts'
 import { fileAnswer, type HttpApp } from '../platform/http.ts'
+import { proofSchema } from '../proving/index.ts'
 import type { SheetTask } from './worker.ts'
 
 const params = z.object({ id: idText })
@@ -57,6 +59,58 @@ export function handoverPlugin(deps: AppDeps, jobs: JobService) {
         const task = { row: { title, createdAt }, dossiers, state, madeAt: deps.now() }
         const pdf = await deps.pool.run<Uint8Array>(new URL('./worker.ts', import.meta.url), 'roadside', task)
         return reply.type('application/pdf').send(Buffer.from(pdf))
+      },
+    )
+
+    app.get(
+      '/api/jobs/:id/proof.pdf',
+      {
+        config: { access: 'fitter' },
+        schema: {
+          summary: 'What it brought: two curves, three numbers, plain words',
+          params,
+          ...fileAnswer('application/pdf'),
+        },
+      },
+      async (request, reply) => {
+        const { row, dossiers, state } = await jobs.load(request.params.id)
+        const { title, createdAt } = row
+        const task = { row: { title, createdAt }, dossiers, state, madeAt: deps.now() }
+        const pdf = await deps.pool.run<Uint8Array>(new URL('./worker.ts', import.meta.url), 'proof', task)
+        return reply.type('application/pdf').send(Buffer.from(pdf))
+      },
+    )
+
+    app.get(
+      '/api/jobs/:id/proof.csv',
+      {
+        config: { access: 'fitter' },
+        schema: { summary: 'Both curves of the proof', params, ...fileAnswer('text/csv') },
+      },
+      async (request, reply) => {
+        const { row, dossiers, state } = await jobs.load(request.params.id)
+        const { comparison, words } = proofPage(dossiers, row, state)
+        if (!comparison) throw refusal('unprocessable', 'no-pull', words.join(' '), 'pulls')
+        return reply
+          .type('text/csv; charset=utf-8')
+          .header('content-disposition', `attachment; filename="proof-${encodeURIComponent(row.id)}.csv"`)
+          .send(proofCsv(comparison))
+      },
+    )
+
+    app.get(
+      '/api/jobs/:id/proof',
+      {
+        config: { access: 'fitter' },
+        schema: {
+          summary: 'What the owner reads of the gain',
+          params,
+          response: { 200: proofSchema },
+        },
+      },
+      async (request) => {
+        const { row, dossiers, state } = await jobs.load(request.params.id)
+        return proofPage(dossiers, row, state)
       },
     )
 

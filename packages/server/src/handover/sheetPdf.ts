@@ -59,6 +59,8 @@ export async function sheetPdf(
       ...list('Done without what was asked', sheet.doneWithout),
       ...list('Not back on', sheet.leftOff),
       ...list('Where it lies', sheet.lies),
+      ...list('On the road', sheet.lawful),
+      ...list('Gain and levels', sheet.proof),
       ...list('Told to the owner', sheet.told),
       ...list('Notes', sheet.notes),
       section('Back to stock'),

@@ -1,7 +1,8 @@
-import { handbackSheet, roadsideCard } from '@tidy-badger/core/handover'
+import { handbackSheet, proofPage, roadsideCard } from '@tidy-badger/core/handover'
 import type { JobDossiers, JobState } from '@tidy-badger/core/jobs'
 import { startPlanning } from '@tidy-badger/core/planning'
 import { wiringSvg } from '../wiring/index.ts'
+import { proofPdf } from './proofPdf.ts'
 import { roadsidePdf } from './roadsidePdf.ts'
 import { sheetPdf } from './sheetPdf.ts'
 
@@ -29,4 +30,9 @@ export function sheet({ row, dossiers, state, madeAt, photos }: SheetTask): Prom
 /** The card that stays in the machine. */
 export function roadside({ row, dossiers, state, madeAt }: Omit<SheetTask, 'photos'>): Promise<Uint8Array> {
   return roadsidePdf(roadsideCard(dossiers, row, state), madeAt)
+}
+
+/** The owner's page of proof. */
+export function proof({ row, dossiers, state, madeAt }: Omit<SheetTask, 'photos'>): Promise<Uint8Array> {
+  return proofPdf(proofPage(dossiers, row, state), madeAt)
 }

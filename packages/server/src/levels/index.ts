@@ -1,4 +1,4 @@
-import { judgeLadder, levelMap } from '@tidy-badger/core/levels'
+import { airflowNet, judgeLadder, levelMap } from '@tidy-badger/core/levels'
 import { z } from 'zod'
 import type { DossierService } from '../dossiers/index.ts'
 import { orRefuse } from '../platform/errors.ts'
@@ -67,6 +67,29 @@ export function levelsPlugin(dossiers: DossierService) {
         const [{ document: on }, { document: of }] = [await dossiers.machine(machine), await dossiers.kit(kit)]
         return { cells: orRefuse(levelMap(on, of, asked)) }
       },
+    )
+    app.post(
+      '/api/levels/airflow',
+      {
+        config,
+        schema: {
+          summary: 'The net of a changed airflow signal: load, fuel, what closed loop takes back, ignition',
+          body: z.strictObject({
+            changePct: figure.min(-60).max(60),
+            throttle: figure.min(0).max(1),
+            closedUpTo: figure.min(0).max(1).optional(),
+            reachPct: figure.min(0).max(100).optional(),
+            ignitionPerPct: figure.min(0).max(2).optional(),
+          }),
+          response: {
+            200: z.object({
+              ...{ loadPct: figure, fuelPct: figure, netFuelPct: figure, takenBackPct: figure, ignitionDeg: figure },
+              closedLoop: z.boolean(),
+            }),
+          },
+        },
+      },
+      async ({ body }) => airflowNet(body),
     )
     app.post(
       '/api/levels/ladder',

@@ -1,7 +1,19 @@
-import { comparePulls, corrections, readPullCsv, workOutPull, type Pull } from '@tidy-badger/core/proving'
+import {
+  comparePulls,
+  corrections,
+  findPulls,
+  readCoastCsv,
+  readPullCsv,
+  workOutCoastDown,
+  workOutPull,
+  type Pull,
+} from '@tidy-badger/core/proving'
 import { z } from 'zod'
 import { orRefuse } from '../platform/errors.ts'
 import type { HttpApp } from '../platform/http.ts'
+import { comparisonSchema } from './schemas.ts'
+
+export { proofSchema } from './schemas.ts'
 
 const figure = z.number()
 const rowSchema = z.strictObject({
@@ -9,6 +21,7 @@ const rowSchema = z.strictObject({
   speedKmh: figure.optional(),
   powerKw: figure.optional(),
   torqueNm: figure.optional(),
+  throttlePct: figure.optional(),
 })
 const roadSchema = z.strictObject({
   massKg: figure.min(20).max(60_000),
@@ -60,6 +73,24 @@ const compareSchema = z.strictObject({
     .optional(),
 })
 
+const coastSchema = z.strictObject({
+  runs: z
+    .array(
+      z.strictObject({
+        csv: z.string().max(4_000_000).optional(),
+        rows: z
+          .array(z.strictObject({ t: figure, speedKmh: figure, rpm: figure.optional() }))
+          .max(40_000)
+          .optional(),
+        slope: figure.min(-0.4).max(0.4).optional(),
+      }),
+    )
+    .max(20),
+  massKg: figure.min(20).max(60_000),
+  rotatingMassFactor: figure.min(1).max(2).optional(),
+  air: z.strictObject({ pressureKPa: figure, tempC: figure, humidityPct: figure }).optional(),
+})
+
 const config = { access: 'fitter' } as const
 
 /** A pull asked for, or one that was worked out already. */
@@ -91,18 +122,56 @@ export async function provingPlugin(app: HttpApp): Promise<void> {
         summary: 'What pulls after show against pulls before, and a claim against them',
         body: compareSchema,
         response: {
-          200: z.object({
-            gainPowerKw: figure,
-            gainTorqueNm: figure,
-            spreadPowerKw: figure.nullable(),
-            shown: z.boolean(),
-            claim: z.enum(['met', 'not met', 'not shown']).nullable(),
-            reasons: z.array(z.string()),
-            curve: z.array(z.object({ rpm: figure, beforeKw: figure, afterKw: figure, seKw: figure.nullable() })),
-          }),
+          200: comparisonSchema,
         },
       },
     },
     async ({ body: { before, after, claim } }) => orRefuse(comparePulls(before.map(pullOf), after.map(pullOf), claim)),
+  )
+
+  app.post(
+    '/api/proving/coast-down',
+    {
+      config,
+      schema: {
+        summary: 'Drag area and rolling from coasting down, with their standard errors',
+        body: coastSchema,
+        response: {
+          200: z.object({
+            ...{ dragAreaM2: figure, dragSeM2: figure, rolling: figure, rollingSe: figure },
+            warnings: z.array(z.string()),
+          }),
+        },
+      },
+    },
+    async ({ body: { runs, ...asked } }) =>
+      orRefuse(
+        workOutCoastDown({
+          ...asked,
+          runs: runs.map(({ csv, rows = csv === undefined ? [] : orRefuse(readCoastCsv(csv)), ...rest }) => ({
+            ...rest,
+            rows,
+          })),
+        }),
+      ),
+  )
+  app.post(
+    '/api/proving/find-pulls',
+    {
+      config,
+      schema: {
+        summary: 'The pulls within the log of a ride: throttle full, one gear, speed rising',
+        body: z.strictObject({
+          csv: z.string().max(4_000_000).optional(),
+          rows: z.array(rowSchema).max(40_000).optional(),
+        }),
+        response: {
+          200: z.object({ pulls: z.array(z.object({ fromS: figure, toS: figure, rows: z.array(rowSchema) })) }),
+        },
+      },
+    },
+    async ({ body: { csv, rows = csv === undefined ? [] : orRefuse(readPullCsv(csv)) } }) => ({
+      pulls: orRefuse(findPulls(rows)),
+    }),
   )
 }

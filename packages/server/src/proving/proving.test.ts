@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
+import { coast } from '../../../core/src/proving/roadDriveCase.ts'
 import { testApp, type TestApp } from '../testApp.ts'
 
 let app: TestApp
@@ -21,6 +22,34 @@ test.each<[string, object, object]>([
     'proving/compare',
     { before: [bench(100), bench(101)], after: [bench(120), bench(121)], claim: { powerKw: 20 } },
     { gainPowerKw: expect.closeTo(20, 6) as number, shown: true, claim: 'met' },
+  ],
+  [
+    'proving/coast-down',
+    {
+      massKg: 1500,
+      runs: [
+        {
+          rows: coast({ massKg: 1500, dragAreaM2: 0.7, rolling: 0.013 }, 1),
+        },
+      ],
+    },
+    {
+      rolling: expect.any(Number) as number,
+      warnings: expect.arrayContaining([expect.stringMatching(/One direction/)]) as string[],
+    },
+  ],
+  [
+    'proving/find-pulls',
+    {
+      csv: `time;rpm;speed;throttle\n${Array.from({ length: 100 }, (_item, i) => `${i / 10};${i > 30 && i < 80 ? 2000 + 40 * (i - 30) : 2000};${i > 30 && i < 80 ? 40 + 0.8 * (i - 30) : 40};${i > 30 && i < 80 ? 98 : 10}`).join('\n')}`,
+    },
+    { pulls: [{ fromS: expect.closeTo(3, 0) as number, toS: expect.closeTo(8, 0) as number }] },
+  ],
+  ['levels/airflow', { changePct: -10, throttle: 0.4 }, { netFuelPct: 0, takenBackPct: -10, closedLoop: true }],
+  [
+    'levels/airflow',
+    { changePct: -10, throttle: 0.9 },
+    { netFuelPct: -10, ignitionDeg: expect.closeTo(1.2, 6) as number },
   ],
   [
     'levels/ladder',
@@ -55,6 +84,8 @@ test.each<[string, object, number]>([
   ['proving/pull', { ...bench(100), correction: 'sae-j1349', aspiration: 'boosted' }, 422],
   ['proving/pull', { ...bench(100), correction: 'none-such' }, 400],
   ['proving/compare', { before: [], after: [bench(100)] }, 422],
+  ['proving/coast-down', { massKg: 1500, runs: [] }, 422],
+  ['proving/find-pulls', bench(100), 422],
   ['levels/ladder', { levels: -1, limits: [], runs: [] }, 400],
   [
     'levels/map',

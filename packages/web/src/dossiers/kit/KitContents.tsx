@@ -93,6 +93,7 @@ export function KitContents({ kit }: { kit: Kit }) {
           <ListOf kit={kit} list="settings" title="Settings" />
           <ListOf kit={kit} list="figures" title="Figures it writes or sends" />
           <ListOf kit={kit} list="levels" title="Levels above stock" />
+          <ListOf kit={kit} list="claims" title="What it is claimed to bring" />
           {kit.trim && (
             <>
               <h3 className="mt-4 text-lead font-bold">Fuel table</h3>

@@ -120,6 +120,13 @@ export function KitEditor({ id, kit }: { id: string; kit: Kit }) {
               says="What each adds, and from when the module lets it in. Stock is 0 and not in the list."
               one="level"
             />
+            <KitTable
+              kit={kit}
+              list="claims"
+              title="What it is claimed to bring"
+              says="Gains, not totals, as whoever sells it says. A job on it asks for pulls on stock first, and says afterwards what of it was shown."
+              one="claim"
+            />
             <section>
               <h2 className="mb-2 text-title font-bold">Fuel table</h2>
               <FieldCard
@@ -191,6 +198,7 @@ const chapterOf: Record<string, Chapter> = {
   naming: 'box',
   settings: 'set',
   levels: 'set',
+  claims: 'set',
   figures: 'set',
   trim: 'set',
   places: 'sheet',

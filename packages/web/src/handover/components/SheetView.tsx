@@ -14,6 +14,8 @@ export function SheetView({ sheet }: { sheet: HandbackSheet }) {
     ['Done without what was asked', sheet.doneWithout],
     ['Not back on', sheet.leftOff],
     ['Where it lies', sheet.lies],
+    ['On the road', sheet.lawful],
+    ['Gain and levels', sheet.proof],
     ['Told to the owner', sheet.told],
   ]
   const extra = sections.filter(([, lines]) => lines.length > 0)
