@@ -1,23 +1,5 @@
+import type { PullConditions } from './model.ts'
 import type { PullMade } from './state.ts'
-
-/** What a pull was driven in, as far as it was written down. */
-export interface PullConditions {
-  /** The first of a row, for warming: it does not count. */
-  warmUp?: boolean
-  intakeC?: number
-  oilC?: number
-  /** Before it began. */
-  exhaustC?: number
-  outsideC?: number
-  pressureKPa?: number
-  gear?: string
-  tyreHeightM?: number
-  massKg?: number
-  direction?: 'there' | 'back'
-  windKmh?: number
-  /** The converter's clutch was shut. */
-  locked?: boolean
-}
 
 export interface JudgedPulls<One extends PullMade = PullMade> {
   before: One[]

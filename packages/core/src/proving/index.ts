@@ -22,10 +22,19 @@ export { alignPulls, heldGear, pullAt, type PullAxis } from './alignment.ts'
 export { workOutCoastDown, type CoastAsked, type CoastDown, type CoastRun } from './coastDown.ts'
 export { comparePulls, studentT, type Claim, type ComparedPoint, type Comparison, type GainRange } from './compare.ts'
 export { certainties, isBoosted, jobProof, type Certainty, type JobProof } from './jobProof.ts'
-export { judgePulls, type JudgedPulls, type PullConditions } from './conditions.ts'
+export { judgePulls, type JudgedPulls } from './conditions.ts'
 export { shiftPoints, type ShiftPoint } from './shiftPoints.ts'
 export { findPulls, type FoundPull } from './findPulls.ts'
-export { powerOf, torqueOf, type Pull, type PullAsked, type PullPoint, type PullRow, type Road } from './model.ts'
+export {
+  powerOf,
+  torqueOf,
+  type Pull,
+  type PullAsked,
+  type PullConditions,
+  type PullPoint,
+  type PullRow,
+  type Road,
+} from './model.ts'
 export { workOutPull } from './pull.ts'
 export { readCoastCsv, readPullCsv } from './readPullCsv.ts'
 export { provingEntries } from './entries.ts'

@@ -59,3 +59,22 @@ export interface Pull {
 /** P = T · ω: 150 kW at 3000 1/min are 477.5 N·m. */
 export const torqueOf = (powerKw: number, rpm: number): number => (powerKw * 1000 * 60) / (2 * Math.PI * rpm)
 export const powerOf = (torqueNm: number, rpm: number): number => (torqueNm * 2 * Math.PI * rpm) / 60_000
+
+/** What a pull was driven in, as far as it was written down. */
+export interface PullConditions {
+  /** The first of a row, for warming: it does not count. */
+  warmUp?: boolean
+  intakeC?: number
+  oilC?: number
+  /** Before it began. */
+  exhaustC?: number
+  outsideC?: number
+  pressureKPa?: number
+  gear?: string
+  tyreHeightM?: number
+  massKg?: number
+  direction?: 'there' | 'back'
+  windKmh?: number
+  /** The converter's clutch was shut. */
+  locked?: boolean
+}

@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import type { RegenerationReadings } from '../aftertreatment/index.ts'
 import { asJournal, entryOf, gorseJob } from '../jobs/journalCase.ts'
 import { handbackSheet, proofChart, proofCsv, proofPage } from '../handover/index.ts'
 import { jobFindings, replay, type EntryBody } from '../jobs/index.ts'
@@ -60,11 +61,16 @@ test('a kit without approval is for a closed course, with who was told; one with
 })
 
 test('while a regeneration is under way no pull and no loaded run is taken; it begins only with every condition there', () => {
-  const ready = {
+  const ready: RegenerationReadings = {
     ...{ coolantC: 82, fuelPct: 40, idleMin: 2, neutral: true, sootPct: 70, oilOverMark: false, barringCodes: 0 },
     ...{ ground: 'bare', clearM: 6, outdoors: true, blownClean: true, stays: true },
-  } as const
-  const begun: EntryBody = { kind: 'regeneration', phase: 'started', text: '', read: ready }
+  }
+  const begun: Extract<EntryBody, { kind: 'regeneration' }> = {
+    kind: 'regeneration',
+    phase: 'started',
+    text: '',
+    read: ready,
+  }
   const ended: EntryBody = { kind: 'regeneration', phase: 'ended', text: '' }
   const run: EntryBody = { kind: 'level-run', level: 0, readings: { rail: { value: 170 } }, use: 'towing' }
   const after = (bodies: EntryBody[], next: EntryBody) =>

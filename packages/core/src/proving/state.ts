@@ -1,8 +1,7 @@
 import type { Done } from '../journal/index.ts'
 import type { CoastDown } from './coastDown.ts'
 import type { Claim } from './compare.ts'
-import type { PullConditions } from './conditions.ts'
-import type { Pull } from './model.ts'
+import type { Pull, PullConditions } from './model.ts'
 
 export const pullTimes = ['before', 'after'] as const
 export type PullTime = (typeof pullTimes)[number]

@@ -8,6 +8,7 @@ import { Button } from '../ui/Button.tsx'
 import { asWords, ChoiceField, TextField } from '../ui/form/Fields.tsx'
 import { mayBeEmpty, words, z } from '../ui/form/schema.ts'
 import { useFields } from '../ui/form/useFields.ts'
+import { Approvals } from './components/Approvals.tsx'
 import { WorkPage } from './WorkPage.tsx'
 
 const questions: Record<TakeInQuestion, { label: string; hint: string }> = {
@@ -32,6 +33,7 @@ export function TakeInPage() {
         </section>
         <EarlierWorkFound />
         <ToldNote />
+        <Approvals />
         <section>
           <h3 className="mb-2 text-title font-bold">As it came in</h3>
           <BeforePhotos />

@@ -44,6 +44,13 @@ export function HandBackPage() {
             </Button>
             <Download href={`/api/jobs/${job.id}/handback.pdf`}>The sheet as PDF</Download>
             <Download href={`/api/jobs/${job.id}/roadside.pdf`}>Roadside card, stays in the machine</Download>
+            {state.pulls.length > 0 && (
+              <>
+                <Download href={`/api/jobs/${job.id}/proof.pdf`}>What it brought, for the owner</Download>
+                <Download href={`/api/jobs/${job.id}/proof.csv`}>Both curves as CSV</Download>
+                <Download href={`/api/jobs/${job.id}/proof`}>The proof as JSON</Download>
+              </>
+            )}
             <Download href={`/api/jobs/${job.id}/export`}>The whole job as JSON</Download>
             <Download href={`/api/jobs/${job.id}/trim.csv`}>The trim table as CSV</Download>
           </section>

@@ -1,1 +1,2 @@
+export { AirflowCard } from './components/AirflowCard.tsx'
 export { LadderCard } from './components/LadderCard.tsx'

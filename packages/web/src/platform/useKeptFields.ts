@@ -4,6 +4,8 @@ import { useKeptText } from './keptTexts.ts'
 export function useKeptFields(place: string): {
   typed: Readonly<Record<string, string>>
   put: (name: string, text: string) => void
+  /** Several at once, over what is there. */
+  putAll: (texts: Readonly<Record<string, string>>) => void
   clear: () => void
 } {
   const [kept, keep] = useKeptText(place)
@@ -11,6 +13,7 @@ export function useKeptFields(place: string): {
   return {
     typed,
     put: (name, text) => keep(JSON.stringify({ ...typed, [name]: text })),
+    putAll: (texts) => keep(JSON.stringify({ ...typed, ...texts })),
     clear: () => keep(''),
   }
 }

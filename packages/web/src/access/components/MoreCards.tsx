@@ -1,9 +1,11 @@
 import type { Station } from '@tidy-badger/core/dossiers'
+import type { JobDossiers } from '@tidy-badger/core/jobs'
 import { membersOf } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
-import { LadderCard } from '../../levels/index.ts'
+import { AftertreatmentCard, ReadinessCard } from '../../aftertreatment/index.ts'
+import { AirflowCard, LadderCard } from '../../levels/index.ts'
 import { PullsCard } from '../../proving/index.ts'
 import { UnitCard, UpdateCard, WheelsCard } from '../../setup/index.ts'
 import { CodesCard, HealthCard, LampCard } from '../../wake/index.ts'
@@ -18,20 +20,35 @@ const cards = {
   unit: { title: 'Numbers on the unit', at: ['check-kit', 'set-up'] },
   wheels: { title: 'Wheels and speed', at: ['set-up', 'trim', 'prove'] },
   ladder: { title: 'Ladder of levels', at: ['trim'] },
+  airflow: { title: 'What the airflow signal does', at: ['trim'] },
   pulls: { title: 'Pulls and claim', at: ['take-in', 'prove'] },
+  aftertreatment: { title: 'Regeneration and run-on', at: ['trim', 'prove'] },
+  readiness: { title: 'Ready for an emission test?', at: ['prove'] },
   meter: { title: 'Kilometres or hours', at: ['take-in'] },
 } as const satisfies Record<string, { title: string; at: readonly Station[] }>
 type Card = keyof typeof cards
 
-const names: readonly Card[] = ['meter', 'ladder', 'pulls', 'lamp', 'codes', 'health', 'unit', 'update', 'wheels']
+const names: readonly Card[] = [
+  ...(['meter', 'ladder', 'airflow', 'pulls', 'lamp', 'codes', 'health', 'unit', 'update', 'wheels'] as const),
+  ...(['aftertreatment', 'readiness'] as const),
+]
+
+const wide: ReadonlySet<Card> = new Set(['ladder', 'airflow', 'pulls', 'aftertreatment'])
+
+/** Cards that not every job has a use for. */
+function usefulFor({ machine, kit }: JobDossiers, name: Card): boolean {
+  if (name === 'ladder') return membersOf(kit).some((member) => member.kit.levels)
+  if (name === 'airflow') return /airflow/i.test(kit.system)
+  if (name === 'aftertreatment') return /diesel/i.test(machine.engine.fuel)
+  return name !== 'readiness' || !/quad|cycle|side|snow|field/i.test(machine.class)
+}
 
 /** What is wanted beside the steps of a station, one tap away. */
 export function MoreCards({ station }: { station: Station }) {
   const { dossiers } = useJob()
   const [open, setOpen] = useState<Card | null>(null)
   const [held, setHeld] = useState<Card>('lamp')
-  const levels = membersOf(dossiers.kit).some(({ kit }) => kit.levels)
-  const here = names.filter((name) => cards[name].at.some((at) => at === station) && (name !== 'ladder' || levels))
+  const here = names.filter((name) => cards[name].at.some((at) => at === station) && usefulFor(dossiers, name))
   if (here.length === 0) return null
   const close = () => setOpen(null)
   return (
@@ -47,17 +64,15 @@ export function MoreCards({ station }: { station: Station }) {
           {cards[name].title}
         </Button>
       ))}
-      <Sheet
-        open={open !== null}
-        onClose={close}
-        title={cards[held].title}
-        wide={held === 'ladder' || held === 'pulls'}
-      >
+      <Sheet open={open !== null} onClose={close} title={cards[held].title} wide={wide.has(held)}>
         {held === 'lamp' && <LampCard onDone={close} />}
         {held === 'codes' && <CodesCard />}
         {held === 'health' && <HealthCard />}
         {held === 'ladder' && <LadderCard />}
         {held === 'pulls' && <PullsCard />}
+        {held === 'airflow' && <AirflowCard />}
+        {held === 'aftertreatment' && <AftertreatmentCard />}
+        {held === 'readiness' && <ReadinessCard />}
         {held === 'unit' && <UnitCard />}
         {held === 'wheels' && <WheelsCard onDone={close} />}
         {held === 'meter' && <MeterCard onDone={close} />}

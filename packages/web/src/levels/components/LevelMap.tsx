@@ -37,6 +37,7 @@ export function LevelMap({ member, level }: { member: KitMember; level: number }
           Outside, °C
         </NumberField>
       </div>
+      <MapPicture member={member} level={level} altitudeM={asked.altitudeM} ambientC={ambientC} top={top} />
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Map of the level">
         <table className="figures w-full text-small">
           <thead>
@@ -69,6 +70,114 @@ export function LevelMap({ member, level }: { member: KitMember; level: number }
       </div>
     </details>
   )
+}
+
+const columns = 14
+const rows = 10
+
+/** The whole map in one picture: darker where it is near to a limit, hatched over it, with the limit's name where it begins. */
+function MapPicture({
+  member,
+  level,
+  altitudeM,
+  ambientC,
+  top,
+}: {
+  member: KitMember
+  level: number
+  altitudeM: number
+  ambientC: number
+  top: number
+}) {
+  const { dossiers } = useJob()
+  const rpm = Array.from({ length: columns }, (_item, i) => Math.round(top * (0.3 + (0.7 * i) / (columns - 1))))
+  const load = Array.from({ length: rows }, (_item, i) => (i + 1) / rows)
+  const map = levelMap(dossiers.machine, member.kit, { rpm, load, altitudeM, ambientC, level })
+  if (!map.ok) return null
+  const [wide, high] = [40, 20]
+  const standing = map.value.map((column) => column.map(nearest))
+  const named = new Set<string>()
+  return (
+    <figure className="mb-3">
+      <svg
+        role="img"
+        aria-label={`Map of ${levelName(level)}: ${[...new Set(standing.flat().flatMap(({ what, tone }) => (tone === 'clear' ? [] : [`${what} ${tone}`])))].join(', ') || 'clear of every limit'}`}
+        viewBox={`-44 -4 ${columns * wide + 50} ${rows * high + 34}`}
+        className="w-full"
+      >
+        <defs>
+          <pattern id="map-over" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <rect width="6" height="6" className="fill-stop/25" />
+            <path d="M0 0V6" className="stroke-stop" strokeWidth="3" />
+          </pattern>
+        </defs>
+        {standing.map((column, i) =>
+          column.map(({ tone }, j) => (
+            <rect
+              key={`${rpm[i]} ${load[j]}`}
+              x={i * wide}
+              y={(rows - 1 - j) * high}
+              width={wide - 1}
+              height={high - 1}
+              {...(tone === 'over' ? { fill: 'url(#map-over)' } : {})}
+              className={tone === 'over' ? '' : tone === 'near' ? 'fill-lamp' : 'fill-line-soft'}
+            />
+          )),
+        )}
+        {standing.map((column, i) =>
+          column.map(({ what, tone }, j) => {
+            if (tone === 'clear' || named.has(what)) return null
+            named.add(what)
+            return (
+              <text
+                key={what}
+                x={Math.min(i * wide + 4, columns * wide - 7 * what.length)}
+                y={(rows - 1 - j) * high + 15}
+                className="fill-ink font-semibold"
+                fontSize="13"
+              >
+                {what}
+              </text>
+            )
+          }),
+        )}
+        {[0, 4, 8, 13].map((i) => (
+          <text
+            key={i}
+            x={i * wide + wide / 2}
+            y={rows * high + 14}
+            textAnchor="middle"
+            fontSize="12"
+            className="fill-quiet"
+          >
+            {rpm[i]}
+          </text>
+        ))}
+        {[0, 4, 9].map((j) => (
+          <text key={j} x={-6} y={(rows - 1 - j) * high + 14} textAnchor="end" fontSize="12" className="fill-quiet">
+            {Math.round((load[j] ?? 0) * 100)} %
+          </text>
+        ))}
+        <text x={columns * wide} y={rows * high + 28} textAnchor="end" fontSize="12" className="fill-quiet">
+          1/min
+        </text>
+      </svg>
+      <figcaption className="text-small text-quiet">
+        Load over engine speed. Plain: clear of every limit; filled: near to one, named where it begins; hatched: over
+        it.
+      </figcaption>
+    </figure>
+  )
+}
+
+/** The limit a cell is nearest to, and how near. */
+function nearest({ limits }: LevelCell): { what: string; tone: 'clear' | 'near' | 'over' } {
+  const [worst] = [...limits].sort((a, b) => a.margin / (near[a.unit] ?? 1) - b.margin / (near[b.unit] ?? 1))
+  if (!worst) return { what: '', tone: 'clear' }
+  return {
+    what: worst.what,
+    tone: worst.margin < 0 ? 'over' : worst.margin < (near[worst.unit] ?? 0) ? 'near' : 'clear',
+  }
 }
 
 /** How near to its limit a margin is called near, in the limit's own unit. */

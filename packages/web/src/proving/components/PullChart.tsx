@@ -1,27 +1,44 @@
-import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
+import type { Comparison } from '@tidy-badger/core/proving'
+import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
 
-const axis = { tick: { fill: 'var(--quiet)', fontSize: 14 }, stroke: 'var(--line)' }
+const axisLook = { tick: { fill: 'var(--quiet)', fontSize: 14 }, stroke: 'var(--line)' }
 
-/** Power over engine speed, before and after. */
-export default function PullChart({ curve }: { curve: { rpm: number; beforeKw: number; afterKw: number }[] }) {
+/** Power over engine speed, or road speed, before and after, with the band of what runs differ by. */
+export default function PullChart({ curve, axis }: Pick<Comparison, 'curve' | 'axis'>) {
+  const unit = axis === 'rpm' ? '1/min' : 'km/h'
+  const data = curve.map((point) => ({
+    ...point,
+    band: point.seKw === null ? null : [point.afterKw - 2 * point.seKw, point.afterKw + 2 * point.seKw],
+  }))
   return (
-    <div role="img" aria-label="Power over engine speed, before (thin) and after (thick)">
-      <p className="text-small text-quiet">kW over 1/min: thin on stock, thick with the kit</p>
+    <div
+      role="img"
+      aria-label={`Power over ${axis === 'rpm' ? 'engine' : 'road'} speed, before (thin) and after (thick)`}
+    >
+      <p className="text-small text-quiet">
+        kW over {unit}: thin on stock, thick with the kit, its band what runs differ by
+      </p>
       <ResponsiveContainer width="100%" height={240}>
-        <LineChart data={curve}>
+        <ComposedChart data={data}>
           <CartesianGrid stroke="var(--line-soft)" />
           <XAxis
-            {...axis}
-            dataKey="rpm"
+            {...axisLook}
+            dataKey={axis === 'rpm' ? 'rpm' : 'speedKmh'}
             type="number"
             domain={['dataMin', 'dataMax']}
-            tickFormatter={(rpm: number) => String(Math.round(rpm))}
+            tickFormatter={(at: number) => String(Math.round(at))}
           />
-          <YAxis {...axis} width={52} domain={['auto', 'auto']} />
+          <YAxis
+            {...axisLook}
+            width={52}
+            domain={['auto', 'auto']}
+            tickFormatter={(kw: number) => String(Math.round(kw))}
+          />
           <Tooltip
-            formatter={(value) => `${Number(value).toFixed(1)} kW`}
-            labelFormatter={(rpm) => `${Math.round(Number(rpm))} 1/min`}
+            formatter={(value) => (Array.isArray(value) ? null : `${Number(value).toFixed(1)} kW`)}
+            labelFormatter={(at) => `${Math.round(Number(at))} ${unit}`}
           />
+          <Area dataKey="band" stroke="none" fill="var(--data)" fillOpacity={0.2} isAnimationActive={false} />
           <Line
             dataKey="beforeKw"
             name="before"
@@ -38,7 +55,7 @@ export default function PullChart({ curve }: { curve: { rpm: number; beforeKw: n
             dot={false}
             isAnimationActive={false}
           />
-        </LineChart>
+        </ComposedChart>
       </ResponsiveContainer>
     </div>
   )

@@ -1,10 +1,13 @@
 import { kitNamed, joinedId, membersOf, type StepId } from '@tidy-badger/core/dossiers'
 import {
   changesPedal,
+  creepLimitPct,
+  pedalGains,
   pedalLevels,
   pedalPositions,
   pedalProof,
   pedalWithinV,
+  type PedalGain,
   type PedalPoint,
 } from '@tidy-badger/core/setup'
 import type { EntryBody } from '@tidy-badger/core/jobs'
@@ -95,9 +98,29 @@ export function PedalCard({ step, onDone }: { step?: StepId; onDone: () => void 
           full && judged.reasons.map((reason) => <VerdictLine key={reason} ok={false} says={reason} />)
         )}
       </ul>
+      <Gains gains={pedalGains(points, levels)} />
       <Button type="submit" look="main" disabled={!full}>
         {full && judged.verdict === 'fail' ? 'Write down that it failed' : 'Write it down'}
       </Button>
     </form>
+  )
+}
+
+/** What each sensitivity changes, and what it does not. */
+function Gains({ gains }: { gains: PedalGain[] }) {
+  if (gains.length === 0) return null
+  return (
+    <ul className="flex flex-col gap-1.5" aria-label="What it changes">
+      {gains.map(({ level, atStart, creepPct, fullPct, asked }) => (
+        <VerdictLine
+          key={level}
+          ok={creepPct <= creepLimitPct}
+          says={`${level}: begins ${atStart.toFixed(1)} times as steep; half the pedal asks for ${Math.round(asked[2]?.askedPct ?? 0)} %, all of it for ${Math.round(fullPct)} %: no more power than the plain pedal.`}
+          {...(creepPct > creepLimitPct
+            ? { change: `At rest it asks for ${creepPct.toFixed(1)} %: it creeps. Not to be driven.` }
+            : {})}
+        />
+      ))}
+    </ul>
   )
 }

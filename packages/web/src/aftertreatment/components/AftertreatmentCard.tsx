@@ -1,0 +1,177 @@
+import {
+  mayRegenerate,
+  regenerating,
+  regenerationAborts,
+  regenerationList,
+  runOn,
+  type RegenerationReadings,
+} from '@tidy-badger/core/aftertreatment'
+import { readFigure } from '@tidy-badger/core/shared'
+import { useState } from 'react'
+import { useJob } from '../../jobs/index.ts'
+import { useKeptFields } from '../../platform/useKeptFields.ts'
+import { Button } from '../../ui/Button.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { VerdictLine } from '../../ui/Verdict.tsx'
+
+const figures = [
+  ['coolantC', 'Coolant, °C', '°C'],
+  ['fuelPct', 'Fuel in the tank, %', '%'],
+  ['idleMin', 'Idled, min', 'min'],
+  ['sootPct', 'Soot, %', '%'],
+  ['barringCodes', 'Codes that bar it', ''],
+  ['clearM', 'Clear all round, m', 'm'],
+] as const
+const looks = [
+  ['neutral', 'In neutral, parking brake on'],
+  ['oilOk', 'Oil not over its mark'],
+  ['outdoors', 'Outdoors'],
+  ['blownClean', 'Blown clean'],
+  ['stays', 'Somebody stays with it'],
+] as const
+
+/** A particulate filter burnt clean by hand, and how long the engine runs on after it. */
+export function AftertreatmentCard() {
+  const { job, state, write } = useJob()
+  const { typed, put, clear } = useKeptFields(`job/${job.id}/regeneration`)
+  const active = regenerating(state)
+  const yes = (field: string) =>
+    typed[field] === undefined || typed[field] === '' ? undefined : typed[field] === 'yes'
+  const ground = (['bare', 'stubble', 'grass'] as const).find((one) => one === typed.ground)
+  const oilOk = yes('oilOk')
+  const read: RegenerationReadings = {
+    ...Object.fromEntries(
+      figures.flatMap(([field, , unit]) => {
+        const value = readFigure(typed[field] ?? '', unit)
+        return value === null ? [] : [[field, value]]
+      }),
+    ),
+    ...Object.fromEntries(
+      (['neutral', 'outdoors', 'blownClean', 'stays'] as const).flatMap((field) => {
+        const value = yes(field)
+        return value === undefined ? [] : [[field, value]]
+      }),
+    ),
+    ...(oilOk === undefined ? {} : { oilOverMark: !oilOk }),
+    ...(ground ? { ground } : {}),
+  }
+  const list = regenerationList(read)
+  const begin = async () => {
+    if (await write({ kind: 'regeneration', phase: 'started', text: '', read })) clear()
+  }
+  return (
+    <div className="flex flex-col gap-5">
+      <section aria-label="Regeneration by hand" className="flex flex-col gap-3">
+        <h3 className="text-title font-bold">Regeneration by hand</h3>
+        {active ? (
+          <>
+            <p className="border-l-[5px] border-stop pl-3 text-lead font-semibold">
+              Under way. Break it off at once: {regenerationAborts.join('; ')}.
+            </p>
+            <p>No pull, no loaded run and no trim meanwhile. Exhaust and ground stay hot for half an hour after it.</p>
+            <div className="flex flex-wrap gap-3">
+              <Button look="main" onClick={() => void write({ kind: 'regeneration', phase: 'ended', text: '' })}>
+                It has ended
+              </Button>
+              <Button onClick={() => void write({ kind: 'regeneration', phase: 'aborted', text: '' })}>
+                Broken off
+              </Button>
+            </div>
+          </>
+        ) : (
+          <>
+            <p>
+              The maker&apos;s own window and procedure come first. On bare ground, never on stubble; it glows at 600
+              °C.
+            </p>
+            <div className="grid gap-3 sm:grid-cols-2">
+              {figures.map(([field, label, unit]) => (
+                <NumberField
+                  key={field}
+                  label={label}
+                  unit={unit}
+                  className="w-24"
+                  text={typed[field] ?? ''}
+                  onText={(text) => put(field, text)}
+                >
+                  {label}
+                </NumberField>
+              ))}
+              <label className="flex items-center gap-2">
+                Ground
+                <select value={typed.ground ?? ''} onChange={({ target }) => put('ground', target.value)}>
+                  <option value="">not said</option>
+                  <option value="bare">bare</option>
+                  <option value="stubble">stubble</option>
+                  <option value="grass">grass</option>
+                </select>
+              </label>
+              {looks.map(([field, label]) => (
+                <label key={field} className="flex items-center gap-2">
+                  {label}
+                  <select value={typed[field] ?? ''} onChange={({ target }) => put(field, target.value)}>
+                    <option value="">not looked</option>
+                    <option value="yes">yes</option>
+                    <option value="no">no</option>
+                  </select>
+                </label>
+              ))}
+            </div>
+            <ul aria-label="What it wants" className="grid gap-1 sm:grid-cols-2">
+              {list.map(({ what, state: standing, says }) => (
+                <VerdictLine
+                  key={what}
+                  ok={standing === 'ok'}
+                  says={`${what}: ${standing === 'missing' ? `not read, wants ${says}` : says}`}
+                />
+              ))}
+            </ul>
+            <Button look="main" className="self-start" disabled={!mayRegenerate(read)} onClick={() => void begin()}>
+              It is begun
+            </Button>
+          </>
+        )}
+      </section>
+      <RunOn />
+    </div>
+  )
+}
+
+/** How long the engine runs on until its turbine is cool. */
+function RunOn() {
+  const [where, setWhere] = useState<'indoors' | 'outdoors'>('outdoors')
+  const [inlet, setInlet] = useState('')
+  const [set, setSet] = useState('')
+  const [inletC, setMin] = [readFigure(inlet, '°C'), readFigure(set, 'min')]
+  const { allowed, says } = runOn({
+    where,
+    ...(inletC === null ? {} : { inletC }),
+    ...(setMin === null ? {} : { setMin }),
+  })
+  return (
+    <section aria-label="Running on" className="flex flex-col gap-3 border-t-2 border-line-soft pt-3">
+      <h3 className="text-title font-bold">Running on after work</h3>
+      <div className="flex flex-wrap items-end gap-4">
+        <label className="flex items-center gap-2">
+          It stands
+          <select
+            value={where}
+            onChange={({ target }) => setWhere(target.value === 'indoors' ? 'indoors' : 'outdoors')}
+          >
+            <option>outdoors</option>
+            <option>indoors</option>
+          </select>
+        </label>
+        <NumberField label="Turbine inlet, °C" unit="°C" className="w-24" text={inlet} onText={setInlet}>
+          Turbine inlet, °C
+        </NumberField>
+        <NumberField label="Time that is set, min" unit="min" className="w-24" text={set} onText={setSet}>
+          Time that is set, min
+        </NumberField>
+      </div>
+      <ul>
+        <VerdictLine ok={allowed} says={says} />
+      </ul>
+    </section>
+  )
+}

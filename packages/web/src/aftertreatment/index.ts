@@ -1,0 +1,2 @@
+export { AftertreatmentCard } from './components/AftertreatmentCard.tsx'
+export { ReadinessCard } from './components/ReadinessCard.tsx'

@@ -1,0 +1,263 @@
+import {
+  findPulls,
+  isBoosted,
+  readPullCsv,
+  workOutPull,
+  type PullAsked,
+  type PullConditions,
+  type PullRow,
+  type PullTime,
+} from '@tidy-badger/core/proving'
+import { readFigure, type Outcome } from '@tidy-badger/core/shared'
+import { useState } from 'react'
+import { useJob } from '../../jobs/index.ts'
+import { useKeptFields } from '../../platform/useKeptFields.ts'
+import { Button } from '../../ui/Button.tsx'
+import { FileButton } from '../../ui/FileButton.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { VerdictLine } from '../../ui/Verdict.tsx'
+
+export const timeWords: Record<PullTime, string> = { before: 'On stock', after: 'With the kit' }
+
+const roadFields = [
+  ['massKg', 'Mass with people, kg', 'kg'],
+  ['dragAreaM2', 'Drag area, m²', 'm²'],
+  ['rolling', 'Rolling, of the weight', ''],
+  ['slope', 'Slope, %', '%'],
+] as const
+const drivenIn = [
+  ['intakeC', 'Intake air, °C', '°C'],
+  ['oilC', 'Oil, °C', '°C'],
+  ['exhaustC', 'Exhaust before it, °C', '°C'],
+  ['outsideC', 'Outside, °C', '°C'],
+  ['pressureKPa', 'Air pressure, kPa', 'kPa'],
+  ['windKmh', 'Wind, km/h', 'km/h'],
+  ['tyreHeightM', 'Tyre height, m', 'm'],
+] as const
+type DrivenIn = (typeof drivenIn)[number][0]
+
+/** Rows of what was pasted: of a ride with its throttle the pulls in it, else the whole. */
+function pullsOf(text: string): Outcome<{ rows: PullRow[]; says: string }[]> | null {
+  if (text.trim() === '') return null
+  const read = readPullCsv(text)
+  if (!read.ok) return read
+  const given = read.value.some(({ powerKw, torqueNm }) => powerKw !== undefined || torqueNm !== undefined)
+  if (given || read.value.every(({ throttlePct }) => throttlePct === undefined))
+    return { ok: true, value: [{ rows: read.value, says: '' }] }
+  const found = findPulls(read.value)
+  return found.ok
+    ? {
+        ok: true,
+        value: found.value.map(({ rows, fromS, toS }) => ({
+          rows,
+          says: `${fromS.toFixed(1)} to ${toS.toFixed(1)} s`,
+        })),
+      }
+    : found
+}
+
+/** One pull: pasted, from a file, or found in a ride's log; worked out at once, written down as driven on stock or with the kit. */
+export function NewPull() {
+  const { job, dossiers, state, write } = useJob()
+  const [text, setText] = useState('')
+  const [name, setName] = useState('')
+  const [chosen, setChosen] = useState(0)
+  const [warmUp, setWarmUp] = useState(false)
+  const [elsewhere, setElsewhere] = useState(false)
+  const [direction, setDirection] = useState<PullConditions['direction'] | ''>('')
+  const [locked, setLocked] = useState<'' | 'yes' | 'no'>('')
+  const { typed, put } = useKeptFields(`job/${job.id}/pull-road`)
+  const pulls = pullsOf(text)
+  const inHand = pulls?.ok ? (pulls.value[chosen] ?? pulls.value[0]) : undefined
+  const figure = (field: string, unit: string) => readFigure(typed[field] ?? '', unit)
+  const massKg = figure('massKg', 'kg') ?? state.coasted?.massKg
+  const dragAreaM2 = figure('dragAreaM2', 'm²') ?? state.coasted?.dragAreaM2
+  const rolling = figure('rolling', '') ?? state.coasted?.rolling
+  const asked: PullAsked | null = inHand
+    ? {
+        rows: inHand.rows,
+        fuel: /diesel/i.test(dossiers.machine.engine.fuel) ? 'diesel' : 'petrol',
+        aspiration: isBoosted(dossiers.machine) ? 'boosted' : 'natural',
+        ...(massKg === undefined || dragAreaM2 === undefined || rolling === undefined
+          ? {}
+          : { road: { massKg, dragAreaM2, rolling, slope: (figure('slope', '%') ?? 0) / 100 } }),
+      }
+    : null
+  const worked = asked && workOutPull(asked)
+  const refused = pulls && !pulls.ok ? pulls.problems[0] : worked && !worked.ok ? worked.problems[0] : undefined
+  const gear = (typed.gear ?? '').trim()
+  const conditions: PullConditions = {
+    ...Object.fromEntries(
+      drivenIn.flatMap(([field, , unit]) => {
+        const value = figure(field, unit)
+        return value === null ? [] : [[field, value] satisfies [DrivenIn, number]]
+      }),
+    ),
+    ...(gear === '' ? {} : { gear }),
+    ...(massKg === undefined ? {} : { massKg }),
+    ...(warmUp ? { warmUp } : {}),
+    ...(direction ? { direction } : {}),
+    ...(locked === '' ? {} : { locked: locked === 'yes' }),
+  }
+  const keep = async (when: PullTime) => {
+    if (!worked?.ok) return
+    const called = [name.trim() === '' ? 'pasted' : name.trim(), inHand?.says].filter(Boolean).join(', ')
+    const sent = await write({
+      ...{ kind: 'pull-made', when, name: called, ...worked.value },
+      ...(Object.keys(conditions).length > 0 ? { conditions } : {}),
+      ...(elsewhere ? { source: 'elsewhere' } : {}),
+    })
+    if (!sent) return
+    const next = chosen + 1
+    if (pulls?.ok && next < pulls.value.length) setChosen(next)
+    else {
+      setText('')
+      setName('')
+      setChosen(0)
+    }
+    setWarmUp(false)
+  }
+  return (
+    <section aria-label="A pull" className="flex flex-col gap-3 border-t-2 border-line-soft pt-3">
+      <div className="flex flex-wrap items-end gap-3">
+        <label className="flex min-w-0 flex-1 flex-col gap-1 font-semibold">
+          What it is called
+          <input
+            className="font-normal"
+            value={name}
+            maxLength={80}
+            onChange={(event) => setName(event.target.value)}
+          />
+        </label>
+        <FileButton
+          accept=".csv,.txt"
+          label="File of a pull"
+          onFiles={([file]) => {
+            setName(file.name.slice(0, 80))
+            setChosen(0)
+            void file.text().then(setText)
+          }}
+        >
+          From a file
+        </FileButton>
+      </div>
+      <label className="flex flex-col gap-1 font-semibold">
+        Its lines: time, engine speed, and power, torque or road speed, with a line of names; of a ride the throttle too
+        <textarea
+          rows={5}
+          className="figures font-normal"
+          value={text}
+          onChange={(event) => {
+            setText(event.target.value)
+            setChosen(0)
+          }}
+        />
+      </label>
+      {pulls?.ok && pulls.value.length > 1 && (
+        <div role="group" aria-label="Pulls found in it" className="flex flex-wrap gap-2">
+          {pulls.value.map(({ says }, i) => (
+            <Button
+              key={says}
+              look={i === chosen ? 'main' : 'plain'}
+              aria-pressed={i === chosen}
+              onClick={() => setChosen(i)}
+            >
+              {says}
+            </Button>
+          ))}
+        </div>
+      )}
+      <details>
+        <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
+          On the road: what it weighs and what holds it back
+        </summary>
+        <div className="grid gap-3 sm:grid-cols-2">
+          {roadFields.map(([field, label, unit]) => (
+            <NumberField
+              key={field}
+              label={label}
+              unit={unit}
+              className="w-full"
+              text={typed[field] ?? ''}
+              placeholder={field === 'slope' ? '0' : (state.coasted?.[field].toPrecision(4) ?? '')}
+              onText={(value) => put(field, value)}
+            >
+              {label}
+            </NumberField>
+          ))}
+        </div>
+      </details>
+      <details>
+        <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
+          What it was driven in
+        </summary>
+        <div className="grid gap-3 sm:grid-cols-2">
+          {drivenIn.map(([field, label, unit]) => (
+            <NumberField
+              key={field}
+              label={label}
+              unit={unit}
+              className="w-full"
+              text={typed[field] ?? ''}
+              onText={(value) => put(field, value)}
+            >
+              {label}
+            </NumberField>
+          ))}
+          <label className="flex flex-col gap-1">
+            Gear
+            <input value={typed.gear ?? ''} maxLength={20} onChange={(event) => put('gear', event.target.value)} />
+          </label>
+          <label className="flex flex-col gap-1">
+            Direction
+            <select value={direction} onChange={(event) => setDirection(directionOf(event.target.value))}>
+              <option value="">not said</option>
+              <option value="there">there</option>
+              <option value="back">back</option>
+            </select>
+          </label>
+          <label className="flex flex-col gap-1">
+            Converter locked
+            <select
+              value={locked}
+              onChange={({ target: { value } }) => setLocked(value === 'yes' || value === 'no' ? value : '')}
+            >
+              <option value="">not said, or none</option>
+              <option value="yes">yes</option>
+              <option value="no">no</option>
+            </select>
+          </label>
+        </div>
+      </details>
+      <div className="flex flex-wrap gap-x-6">
+        <label className="flex min-h-11 items-center gap-2">
+          <input type="checkbox" checked={warmUp} onChange={(event) => setWarmUp(event.target.checked)} />
+          For warming: it does not count
+        </label>
+        <label className="flex min-h-11 items-center gap-2">
+          <input type="checkbox" checked={elsewhere} onChange={(event) => setElsewhere(event.target.checked)} />
+          Measured elsewhere, by others
+        </label>
+      </div>
+      <ul aria-label="This pull">
+        {refused && <VerdictLine ok={false} says={refused.message} />}
+        {worked?.ok && (
+          <VerdictLine
+            ok={worked.value.warnings.length === 0}
+            says={`${worked.value.peakPower.kw.toFixed(1)} kW at ${Math.round(worked.value.peakPower.rpm)} 1/min, ${Math.round(worked.value.peakTorque.nm)} N·m at ${Math.round(worked.value.peakTorque.rpm)}.`}
+            {...(worked.value.warnings.length > 0 ? { change: worked.value.warnings.join(' ') } : {})}
+          />
+        )}
+      </ul>
+      <div className="flex gap-3">
+        {(['before', 'after'] as const).map((when) => (
+          <Button key={when} disabled={!worked?.ok} onClick={() => void keep(when)}>
+            {timeWords[when]}
+          </Button>
+        ))}
+      </div>
+    </section>
+  )
+}
+
+const directionOf = (value: string): 'there' | 'back' | '' => (value === 'there' || value === 'back' ? value : '')
