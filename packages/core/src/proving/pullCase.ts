@@ -1,3 +1,4 @@
+import { simulatePull } from '../engine-sim/index.ts'
 import { seededRandom } from '../shared/index.ts'
 import { powerOf, type PullRow, type Road } from './model.ts'
 
@@ -21,8 +22,6 @@ export function trueTorque({ torqueNm, at, bow, from, to, wave }: TrueVehicle, r
 }
 
 export const truePower = (vehicle: TrueVehicle, rpm: number): number => powerOf(trueTorque(vehicle, rpm), rpm)
-
-const gravity = 9.80665
 
 /** A vehicle by seed: from a light truck to a fast four. */
 export function anyVehicle(seed: number): TrueVehicle {
@@ -49,33 +48,12 @@ export function anyVehicle(seed: number): TrueVehicle {
 export function drive(
   vehicle: TrueVehicle,
   seed: number,
-  {
-    slope = 0,
-    density = 1.225,
-    times = 1,
-    hz = 10,
-  }: { slope?: number; density?: number; times?: number; hz?: number } = {},
+  { times = 1, ...more }: { slope?: number; density?: number; times?: number; hz?: number } = {},
 ): PullRow[] {
-  const random = seededRandom(seed)
-  const normal = () => Math.sqrt(-2 * Math.log(random.between(1e-12, 1))) * Math.cos(2 * Math.PI * random.uniform())
-  const { massKg, dragAreaM2, rolling, gearRatio, axleRatio, tyreHeightM, rotatingMassFactor } = vehicle.road
-  const perMs = ((gearRatio * axleRatio) / (Math.PI * tyreHeightM)) * 60
-  let v = vehicle.from / perMs
-  const rows: PullRow[] = []
-  const dt = 0.001
-  const every = Math.round(1 / hz / dt)
-  for (let k = 0; v * perMs < vehicle.to && k < 60 / dt; k++) {
-    const rpm = v * perMs
-    if (k % every === 0)
-      rows.push({
-        t: Math.round((k * dt) / 1e-3) * 1e-3,
-        rpm: rpm * (1 + 0.005 * normal()),
-        speedKmh: v * 3.6 + 0.1 * normal(),
-      })
-    const power = truePower(vehicle, rpm) * times * 1000
-    const steep = Math.sqrt(1 + slope * slope)
-    const against = 0.5 * density * dragAreaM2 * v * v + massKg * gravity * ((rolling + slope) / steep)
-    v += ((power / v - against) / (massKg * rotatingMassFactor)) * dt
-  }
-  return rows
+  const { road, from, to } = vehicle
+  return simulatePull(
+    { ...road, fromRpm: from, toRpm: to, powerKw: (rpm) => truePower(vehicle, rpm) * times },
+    seed,
+    more,
+  )
 }

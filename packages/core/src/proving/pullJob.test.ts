@@ -40,7 +40,7 @@ const said = (...bodies: EntryBody[]) =>
   )
 
 test('a claim without a pull on stock is said before the job begins, and that it cannot be claimed once it ran with the kit', () => {
-  expect(said()).toMatchObject([expect.stringMatching(/12 kW and 40 N·m at the wheel. Without a pull on stock first/)])
+  expect(said()).toMatchObject([expect.stringMatching(/9 kW and 30 N·m at the wheel. Without a pull on stock first/)])
   expect(said(pull())).toEqual([])
   const woken: EntryBody = { kind: 'station-done', station: 'wake' }
   expect(said(woken)).toMatchObject([expect.stringMatching(/it cannot be claimed/)])
@@ -105,7 +105,7 @@ test('what pulls show, of which claim, and how sure it is, is one answer', () =>
   )
   const { compared, claim, certainty, judged } = jobProof(truck, state)
   expect(judged.left.length).toBe(1)
-  expect(claim).toMatchObject({ by: 'kit', claim: { powerKw: 12, torqueNm: 40, at: 'wheel' } })
+  expect(claim).toMatchObject({ by: 'kit', claim: { powerKw: 9, torqueNm: 30, at: 'wheel' } })
   expect(certainty).toBe('measured here')
   expect(compared).toMatchObject({ value: { shown: true, claim: 'met', gainPowerKw: expect.closeTo(20, 6) as number } })
   const page = proofPage(truck, { title: 'Hut' }, state)

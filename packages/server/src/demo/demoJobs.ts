@@ -24,6 +24,7 @@ import type { JobService, LoadedJob } from '../jobs/index.ts'
 import type { VehicleService } from '../vehicles/index.ts'
 import type { AppDeps } from '../platform/deps.ts'
 import { demoJobs, type DemoJob } from './demoList.ts'
+import { demoLadders, demoPulls } from './demoProof.ts'
 
 /** Seeds the demo jobs when the store holds no job at all. */
 export async function seedDemo(deps: AppDeps, service: JobService, vehicles: VehicleService): Promise<void> {
@@ -59,6 +60,7 @@ async function seedJob(deps: AppDeps, service: JobService, vehicles: VehicleServ
   const stations = stationsOf(demo.on?.purpose ?? 'fit')
   for (const station of stations.slice(0, stations.indexOf(demo.reached))) {
     for (const body of goodWork(job, station, writer.entries)) writer.add(body)
+    for (const body of proofWork(job, demo, station)) writer.add(body)
     if (station === 'trim')
       for (const [i, seed] of demo.rides.entries()) await takeRide(deps, job, writer, seed, i + 1, true)
     writer.add({ kind: 'station-done', station })
@@ -146,6 +148,13 @@ const written: Record<string, string | undefined> = {
 /** What the yard's people write down at a station. */
 function goodWork({ dossiers, journal }: LoadedJob, station: Station, so: readonly NewEntry[]): EntryBody[] {
   return smoothWork(dossiers, station, [...journal, ...so], (step) => written[step.id] ?? 'As it should be.')
+}
+
+/** Pulls on stock at take-in, the ladder at trim. */
+function proofWork({ dossiers }: LoadedJob, { proof }: DemoJob, station: Station): EntryBody[] {
+  if (!proof) return []
+  if (station === 'take-in') return demoPulls(dossiers, proof, 'before')
+  return station === 'trim' ? [...demoLadders(dossiers, proof), ...demoPulls(dossiers, proof, 'after')] : []
 }
 
 /** A simulated ride with the table in force, imported, fitted and, where asked, taken over. */
