@@ -18,7 +18,7 @@ export const regeneration = entry({
           {
             code: 'not-ready',
             path: 'read',
-            message: `Not to be begun: ${wrong.map(({ what, says }) => `${what}, ${says}`).join('; ')}.`,
+            message: `Not to be begun: ${wrong.map(({ what, wants }) => `${what}, ${wants}`).join('; ')}.`,
           },
         ]
   },

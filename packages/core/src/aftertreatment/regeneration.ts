@@ -23,10 +23,12 @@ export interface RegenerationReadings {
 }
 
 export interface Condition {
+  field: keyof RegenerationReadings
   what: string
+  unit: string
   state: 'ok' | 'missing' | 'not so'
-  /** What it has to be, or what is wrong. */
-  says: string
+  /** What it has to be. */
+  wants: string
 }
 
 /** Soot at which it makes sense and is still allowed by hand, %; above it the maker's workshop decides. The maker's own window comes first. */
@@ -38,55 +40,31 @@ const clearM = 5
 
 /** What a regeneration by hand wants, one by one, with what is still missing. Source: general practice; the maker's data come first. */
 export function regenerationList(read: RegenerationReadings): Condition[] {
-  const figure = (
+  const is = <Field extends keyof RegenerationReadings>(
+    field: Field,
     what: string,
-    value: number | undefined,
-    ok: (value: number) => boolean,
     wants: string,
-    unit: string,
-  ): Condition => ({
-    what,
-    state: value === undefined ? 'missing' : ok(value) ? 'ok' : 'not so',
-    says: value === undefined ? wants : `${value} ${unit}${ok(value) ? '' : `: ${wants}`}`,
-  })
-  const yes = (what: string, value: boolean | undefined, wants: string): Condition => ({
-    what,
-    state: value === undefined ? 'missing' : value ? 'ok' : 'not so',
-    says: value ? 'yes' : wants,
-  })
+    ok: (value: NonNullable<RegenerationReadings[Field]>) => boolean,
+    unit = '',
+  ): Condition => {
+    const value = read[field]
+    const state = value === undefined ? 'missing' : ok(value) ? 'ok' : 'not so'
+    return { field, what, unit, state, wants }
+  }
   const { from, to } = sootWindow
   return [
-    figure('Coolant', read.coolantC, (c) => c > coolantC, `over ${coolantC} °C`, '°C'),
-    figure('Fuel', read.fuelPct, (pct) => pct > fuelPct, `over ${fuelPct} % of the tank`, '%'),
-    figure('Idled', read.idleMin, (min) => min >= idleMin, `${idleMin} min at least`, 'min'),
-    yes('In neutral, brake on', read.neutral, 'in neutral, parking brake on'),
-    figure(
-      'Soot',
-      read.sootPct,
-      (pct) => pct >= from && pct <= to,
-      `${from} to ${to} %, or the maker's own window`,
-      '%',
-    ),
-    yes(
-      'Oil',
-      read.oilOverMark === undefined ? undefined : !read.oilOverMark,
-      read.oilOverMark ? 'over its mark: fuel is in it, change it first' : 'not over its mark',
-    ),
-    figure('Codes that bar it', read.barringCodes, (count) => count === 0, 'none: mend them first', 'codes'),
-    {
-      what: 'Ground',
-      state: read.ground === undefined ? 'missing' : read.ground === 'bare' ? 'ok' : 'not so',
-      says:
-        read.ground === undefined
-          ? 'bare, never stubble or grass'
-          : read.ground === 'bare'
-            ? 'bare'
-            : `${read.ground} under the exhaust burns: bare ground`,
-    },
-    figure('Clear all round', read.clearM, (m) => m >= clearM, `${clearM} m at least`, 'm'),
-    yes('Outdoors', read.outdoors, 'outdoors: never in a hall'),
-    yes('Blown clean', read.blownClean, 'blown clean, no chaff or dust on the exhaust'),
-    yes('Somebody stays', read.stays, 'somebody stays with it to the end'),
+    is('coolantC', 'Coolant', `over ${coolantC} °C`, (c) => c > coolantC, '°C'),
+    is('fuelPct', 'Fuel', `over ${fuelPct} % of the tank`, (pct) => pct > fuelPct, '%'),
+    is('idleMin', 'Idled', `${idleMin} min at least`, (min) => min >= idleMin, 'min'),
+    is('sootPct', 'Soot', `${from} to ${to} %, or the maker’s own window`, (pct) => pct >= from && pct <= to, '%'),
+    is('barringCodes', 'Codes that bar it', 'none: mend them first', (count) => count === 0),
+    is('clearM', 'Clear all round', `${clearM} m at least`, (m) => m >= clearM, 'm'),
+    is('ground', 'Ground', 'bare: stubble or grass under the exhaust burns', (ground) => ground === 'bare'),
+    is('neutral', 'In neutral', 'parking brake on', (yes) => yes),
+    is('oilOverMark', 'Oil over its mark', 'no: fuel is in it, change it first', (over) => !over),
+    is('outdoors', 'Outdoors', 'never in a hall', (yes) => yes),
+    is('blownClean', 'Blown clean', 'no chaff or dust on the exhaust', (yes) => yes),
+    is('stays', 'Somebody stays', 'with it, to the end', (yes) => yes),
   ]
 }
 

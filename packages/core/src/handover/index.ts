@@ -1,5 +1,5 @@
 export { handbackSheet, type HandbackSheet, type SheetConnection } from './handbackSheet.ts'
-export { proofChart } from './proofChart.ts'
+export { axisMarks, proofChart } from './proofChart.ts'
 export { proofCsv } from './proofCsv.ts'
 export { proofPage, type ProofNumber, type ProofPage } from './proofPage.ts'
 export { roadsideCard, type RoadsideCard, type RoadsideKit } from './roadsideCard.ts'

@@ -4,11 +4,14 @@ import { escapedXml } from '../shared/index.ts'
 const [wide, high] = [520, 260]
 const [left, right, top, bottom] = [46, 8, 10, 34]
 
-/** A step of an axis that people count in, giving about so many marks. */
-export function axisStep(from: number, to: number, marks: number): number {
+/** Marks of an axis at steps that people count in, about so many. */
+export function axisMarks(from: number, to: number, marks: number): number[] {
   const rough = (to - from) / marks
+  if (!(rough > 0)) return [from]
   const power = 10 ** Math.floor(Math.log10(rough))
-  return power * ([1, 2, 5, 10].find((times) => times * power >= rough) ?? 10)
+  const step = power * ([1, 2, 5, 10].find((times) => times * power >= rough) ?? 10)
+  const first = Math.ceil(from / step)
+  return Array.from({ length: Math.floor(to / step) - first + 1 }, (_item, i) => (first + i) * step)
 }
 
 /** Power on stock (thin, grey) and with the kit (thick), with the band of what runs differ by, as SVG for paper. */
@@ -28,22 +31,15 @@ export function proofChart({ curve, axis }: Pick<Comparison, 'curve' | 'axis'>):
         .map((point) => `L${at(x(along(point)))} ${at(y(point.afterKw - 2 * (point.seKw ?? 0)))}`)
         .join('')}Z`
     : ''
-  const stepX = axisStep(x0, x1, 5)
-  const stepY = axisStep(0, y1, 5)
-  const marks = (from: number, to: number, step: number) =>
-    Array.from(
-      { length: Math.floor(to / step) - Math.ceil(from / step) + 1 },
-      (_item, i) => (Math.ceil(from / step) + i) * step,
-    )
   const word = (px: number, py: number, text: string, anchor: string) =>
     `<text x="${at(px)}" y="${at(py)}" font-size="11" text-anchor="${anchor}" fill="#3d4244">${escapedXml(text)}</text>`
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${wide} ${high}" width="${wide}" height="${high}">`,
-    ...marks(0, y1, stepY).flatMap((kw) => [
+    ...axisMarks(0, y1, 5).flatMap((kw) => [
       `<path d="M${left} ${at(y(kw))}H${wide - right}" stroke="#d4d5d0" fill="none"/>`,
       word(left - 6, y(kw) + 4, String(kw), 'end'),
     ]),
-    ...marks(x0, x1, stepX).flatMap((value) => [
+    ...axisMarks(x0, x1, 5).flatMap((value) => [
       `<path d="M${at(x(value))} ${high - bottom}v4" stroke="#3d4244" fill="none"/>`,
       word(x(value), high - bottom + 16, String(Math.round(value)), 'middle'),
     ]),

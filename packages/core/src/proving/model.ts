@@ -73,6 +73,10 @@ export interface PullConditions {
   gear?: string
   tyreHeightM?: number
   massKg?: number
+  /** What a road pull was worked out with. */
+  dragAreaM2?: number
+  rolling?: number
+  slope?: number
   direction?: 'there' | 'back'
   windKmh?: number
   /** The converter's clutch was shut. */

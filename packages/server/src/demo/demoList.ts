@@ -242,7 +242,7 @@ export const demoJobs: readonly DemoJob[] = [
     reached: 'prove',
     rides: [],
     lastAccepted: false,
-    more: [],
+    more: [{ kind: 'approval-asked', market: 'the valley', with: 'Ilse', number: 'SB-17' }],
     proof: { level: 3, seed: 301, brake: true, ladders: [{ use: 'unladen', upTo: 3, load: 0.85, altitudeM: 400 }] },
   },
   {
@@ -255,7 +255,7 @@ export const demoJobs: readonly DemoJob[] = [
     reached: 'prove',
     rides: [],
     lastAccepted: false,
-    more: [],
+    more: [{ kind: 'approval-asked', market: 'the valley', with: 'Edda' }],
     proof: {
       ...{ level: 4, seed: 411 },
       road: { massKg: 3310, dragAreaM2: 1.5, gearRatio: 1, axleRatio: 3.73, tyreHeightM: 0.81 },
@@ -275,7 +275,7 @@ export const demoJobs: readonly DemoJob[] = [
     reached: 'prove',
     rides: [],
     lastAccepted: false,
-    more: [],
+    more: [{ kind: 'approval-asked', market: 'the valley', with: 'Joren' }],
     proof: {
       ...{ level: 4, seed: 521 },
       road: { massKg: 3510, dragAreaM2: 1.5, gearRatio: 1, axleRatio: 3.42, tyreHeightM: 0.83 },

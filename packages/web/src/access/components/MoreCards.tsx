@@ -20,7 +20,7 @@ const cards = {
   unit: { title: 'Numbers on the unit', at: ['check-kit', 'set-up'] },
   wheels: { title: 'Wheels and speed', at: ['set-up', 'trim', 'prove'] },
   ladder: { title: 'Ladder of levels', at: ['trim'] },
-  airflow: { title: 'What the airflow signal does', at: ['trim'] },
+  airflow: { title: 'What the airflow signal does', at: ['set-up', 'prove'] },
   pulls: { title: 'Pulls and claim', at: ['take-in', 'prove'] },
   aftertreatment: { title: 'Regeneration and run-on', at: ['trim', 'prove'] },
   readiness: { title: 'Ready for an emission test?', at: ['prove'] },

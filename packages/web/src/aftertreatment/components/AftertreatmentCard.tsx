@@ -14,47 +14,47 @@ import { Button } from '../../ui/Button.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { VerdictLine } from '../../ui/Verdict.tsx'
 
-const figures = [
-  ['coolantC', 'Coolant, °C', '°C'],
-  ['fuelPct', 'Fuel in the tank, %', '%'],
-  ['idleMin', 'Idled, min', 'min'],
-  ['sootPct', 'Soot, %', '%'],
-  ['barringCodes', 'Codes that bar it', ''],
-  ['clearM', 'Clear all round, m', 'm'],
-] as const
-const looks = [
-  ['neutral', 'In neutral, parking brake on'],
-  ['oilOk', 'Oil not over its mark'],
-  ['outdoors', 'Outdoors'],
-  ['blownClean', 'Blown clean'],
-  ['stays', 'Somebody stays with it'],
-] as const
+/** What is chosen rather than typed. */
+const choices: Partial<Record<keyof RegenerationReadings, readonly string[]>> = {
+  ground: ['bare', 'stubble', 'grass'],
+  ...Object.fromEntries(
+    (['neutral', 'oilOverMark', 'outdoors', 'blownClean', 'stays'] as const).map((field) => [field, ['yes', 'no']]),
+  ),
+}
+
+const figureUnits = {
+  coolantC: '°C',
+  fuelPct: '%',
+  idleMin: 'min',
+  sootPct: '%',
+  barringCodes: '',
+  clearM: 'm',
+} as const
+const looks = ['neutral', 'oilOverMark', 'outdoors', 'blownClean', 'stays'] as const
+
+/** Readings as they were typed and chosen. */
+function readingsOf(typed: Readonly<Record<string, string>>): RegenerationReadings {
+  const ground = (['bare', 'stubble', 'grass'] as const).find((one) => one === typed.ground)
+  return {
+    ...Object.fromEntries(
+      Object.entries(figureUnits).flatMap(([field, unit]) => {
+        const value = readFigure(typed[field] ?? '', unit)
+        return value === null ? [] : [[field, value]]
+      }),
+    ),
+    ...Object.fromEntries(looks.flatMap((field) => (typed[field] ? [[field, typed[field] === 'yes']] : []))),
+    ...(ground ? { ground } : {}),
+  }
+}
+
+const edges = { ok: 'border-good', missing: 'border-line', 'not so': 'border-stop' } as const
 
 /** A particulate filter burnt clean by hand, and how long the engine runs on after it. */
 export function AftertreatmentCard() {
   const { job, state, write } = useJob()
   const { typed, put, clear } = useKeptFields(`job/${job.id}/regeneration`)
   const active = regenerating(state)
-  const yes = (field: string) =>
-    typed[field] === undefined || typed[field] === '' ? undefined : typed[field] === 'yes'
-  const ground = (['bare', 'stubble', 'grass'] as const).find((one) => one === typed.ground)
-  const oilOk = yes('oilOk')
-  const read: RegenerationReadings = {
-    ...Object.fromEntries(
-      figures.flatMap(([field, , unit]) => {
-        const value = readFigure(typed[field] ?? '', unit)
-        return value === null ? [] : [[field, value]]
-      }),
-    ),
-    ...Object.fromEntries(
-      (['neutral', 'outdoors', 'blownClean', 'stays'] as const).flatMap((field) => {
-        const value = yes(field)
-        return value === undefined ? [] : [[field, value]]
-      }),
-    ),
-    ...(oilOk === undefined ? {} : { oilOverMark: !oilOk }),
-    ...(ground ? { ground } : {}),
-  }
+  const read = readingsOf(typed)
   const list = regenerationList(read)
   const begin = async () => {
     if (await write({ kind: 'regeneration', phase: 'started', text: '', read })) clear()
@@ -84,46 +84,34 @@ export function AftertreatmentCard() {
               The maker&apos;s own window and procedure come first. On bare ground, never on stubble; it glows at 600
               °C.
             </p>
-            <div className="grid gap-3 sm:grid-cols-2">
-              {figures.map(([field, label, unit]) => (
-                <NumberField
-                  key={field}
-                  label={label}
-                  unit={unit}
-                  className="w-24"
-                  text={typed[field] ?? ''}
-                  onText={(text) => put(field, text)}
-                >
-                  {label}
-                </NumberField>
-              ))}
-              <label className="flex items-center gap-2">
-                Ground
-                <select value={typed.ground ?? ''} onChange={({ target }) => put('ground', target.value)}>
-                  <option value="">not said</option>
-                  <option value="bare">bare</option>
-                  <option value="stubble">stubble</option>
-                  <option value="grass">grass</option>
-                </select>
-              </label>
-              {looks.map(([field, label]) => (
-                <label key={field} className="flex items-center gap-2">
-                  {label}
-                  <select value={typed[field] ?? ''} onChange={({ target }) => put(field, target.value)}>
-                    <option value="">not looked</option>
-                    <option value="yes">yes</option>
-                    <option value="no">no</option>
-                  </select>
-                </label>
-              ))}
-            </div>
-            <ul aria-label="What it wants" className="grid gap-1 sm:grid-cols-2">
-              {list.map(({ what, state: standing, says }) => (
-                <VerdictLine
-                  key={what}
-                  ok={standing === 'ok'}
-                  says={`${what}: ${standing === 'missing' ? `not read, wants ${says}` : says}`}
-                />
+            <ul aria-label="What it wants" className="grid gap-x-6 gap-y-2 sm:grid-cols-2">
+              {list.map(({ field, what, unit, wants, state: standing }) => (
+                <li key={field} className={`flex items-center gap-3 border-l-[5px] py-1 pl-3 ${edges[standing]}`}>
+                  <span className="min-w-0 flex-1" id={`regeneration-${field}`}>
+                    <b>{what}</b> {standing === 'ok' ? '' : standing === 'missing' ? '(not read) ' : '(not so) '}
+                    <span className="block text-small">{wants}</span>
+                  </span>
+                  {choices[field] ? (
+                    <select
+                      aria-labelledby={`regeneration-${field}`}
+                      value={typed[field] ?? ''}
+                      onChange={({ target }) => put(field, target.value)}
+                    >
+                      <option value="">not looked</option>
+                      {choices[field].map((one) => (
+                        <option key={one}>{one}</option>
+                      ))}
+                    </select>
+                  ) : (
+                    <NumberField
+                      label={what}
+                      unit={unit}
+                      className="w-20"
+                      text={typed[field] ?? ''}
+                      onText={(text) => put(field, text)}
+                    />
+                  )}
+                </li>
               ))}
             </ul>
             <Button look="main" className="self-start" disabled={!mayRegenerate(read)} onClick={() => void begin()}>

@@ -72,6 +72,8 @@ export function LevelMap({ member, level }: { member: KitMember; level: number }
   )
 }
 
+const shownFigure = (value: number) => (value < 10 ? value.toFixed(1) : String(Math.round(value)))
+
 const columns = 14
 const rows = 10
 
@@ -197,7 +199,7 @@ function Cell({ cell, stock }: { cell: LevelCell; stock: LevelCell | undefined }
       {worst && close && (
         <>
           <br />
-          {worst.what} {over ? 'over' : 'left'} {Math.abs(worst.margin)} {worst.unit}
+          {worst.what} {over ? 'over' : 'left'} {shownFigure(Math.abs(worst.margin))} {worst.unit}
         </>
       )}
     </div>

@@ -66,7 +66,9 @@ export function NewPull() {
   const [elsewhere, setElsewhere] = useState(false)
   const [direction, setDirection] = useState<PullConditions['direction'] | ''>('')
   const [locked, setLocked] = useState<'' | 'yes' | 'no'>('')
-  const { typed, put } = useKeptFields(`job/${job.id}/pull-road`)
+  const { typed: kept, put, clear } = useKeptFields(`job/${job.id}/pull-road`)
+  // What the last pull was driven in holds for the next until it is typed anew.
+  const typed = { ...asTyped(state.pulls.at(-1)?.conditions), ...kept }
   const pulls = pullsOf(text)
   const inHand = pulls?.ok ? (pulls.value[chosen] ?? pulls.value[0]) : undefined
   const figure = (field: string, unit: string) => readFigure(typed[field] ?? '', unit)
@@ -94,7 +96,11 @@ export function NewPull() {
       }),
     ),
     ...(gear === '' ? {} : { gear }),
-    ...(massKg === undefined ? {} : { massKg }),
+    ...(asked?.road
+      ? { massKg, dragAreaM2, rolling, slope: asked.road.slope ?? 0 }
+      : massKg === undefined
+        ? {}
+        : { massKg }),
     ...(warmUp ? { warmUp } : {}),
     ...(direction ? { direction } : {}),
     ...(locked === '' ? {} : { locked: locked === 'yes' }),
@@ -116,6 +122,7 @@ export function NewPull() {
       setChosen(0)
     }
     setWarmUp(false)
+    clear()
   }
   return (
     <section aria-label="A pull" className="flex flex-col gap-3 border-t-2 border-line-soft pt-3">
@@ -258,6 +265,17 @@ export function NewPull() {
       </div>
     </section>
   )
+}
+
+/** Conditions of a pull as they would be typed; slope in per cent. */
+function asTyped(last: PullConditions | undefined): Record<string, string> {
+  if (!last) return {}
+  const { slope, gear, warmUp: _warm, direction: _way, locked: _shut, ...figures } = last
+  return {
+    ...Object.fromEntries(Object.entries(figures).map(([field, value]) => [field, String(value)])),
+    ...(slope === undefined ? {} : { slope: String(Math.round(slope * 1e4) / 100) }),
+    ...(gear === undefined ? {} : { gear }),
+  }
 }
 
 const directionOf = (value: string): 'there' | 'back' | '' => (value === 'there' || value === 'back' ? value : '')

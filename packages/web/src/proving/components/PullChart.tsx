@@ -1,3 +1,4 @@
+import { axisMarks } from '@tidy-badger/core/handover'
 import type { Comparison } from '@tidy-badger/core/proving'
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
 
@@ -6,6 +7,7 @@ const axisLook = { tick: { fill: 'var(--quiet)', fontSize: 14 }, stroke: 'var(--
 /** Power over engine speed, or road speed, before and after, with the band of what runs differ by. */
 export default function PullChart({ curve, axis }: Pick<Comparison, 'curve' | 'axis'>) {
   const unit = axis === 'rpm' ? '1/min' : 'km/h'
+  const along = curve.map(({ rpm, speedKmh }) => (axis === 'rpm' ? rpm : (speedKmh ?? 0)))
   const data = curve.map((point) => ({
     ...point,
     band: point.seKw === null ? null : [point.afterKw - 2 * point.seKw, point.afterKw + 2 * point.seKw],
@@ -26,6 +28,7 @@ export default function PullChart({ curve, axis }: Pick<Comparison, 'curve' | 'a
             dataKey={axis === 'rpm' ? 'rpm' : 'speedKmh'}
             type="number"
             domain={['dataMin', 'dataMax']}
+            ticks={axisMarks(Math.min(...along), Math.max(...along), 5)}
             tickFormatter={(at: number) => String(Math.round(at))}
           />
           <YAxis
