@@ -166,7 +166,14 @@ const drawn: Drawn = {
     ...{ rolling: fc.constant(0.014), rollingSe: fc.constant(0.0004) },
   },
   'approval-asked': { market: word, with: word },
-  regeneration: { phase: choose(['ended', 'aborted']), text: word },
+  regeneration: {
+    phase: choose(['started', 'started', 'ended', 'aborted']),
+    text: word,
+    read: fc.constant({
+      ...{ coolantC: 82, fuelPct: 40, idleMin: 2, neutral: true, sootPct: 70, oilOverMark: false, barringCodes: 0 },
+      ...{ ground: 'bare', clearM: 6, outdoors: true, blownClean: true, stays: true },
+    }),
+  },
   'readiness-read': { monitors: choose([[], [{ id: 'misfire', done: true }]]) },
   'gain-claimed': { powerKw: choose([2, 5]), of: choose(['wheel', 'engine']) },
   'boss-measured': {
