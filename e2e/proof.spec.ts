@@ -61,7 +61,11 @@ test('pulls the wrong way: a unit mixed up, a falling engine, a gear changed; an
   await saved(page)
 })
 
-test('a ladder of another use begins on stock, ends where a run misses, and waits between runs', async ({ page, copy, app }) => {
+test('a ladder of another use begins on stock, ends where a run misses, and waits between runs', async ({
+  page,
+  copy,
+  app,
+}) => {
   const id = await copy('demo-cutter')
   await page.goto(`/job/${id}/trim`)
   await page.getByRole('button', { name: 'Ladder of levels' }).click()

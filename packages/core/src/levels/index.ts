@@ -10,6 +10,7 @@ export {
 } from './ladder.ts'
 export { airflowChange, airflowNet, type AirflowAsked, type AirflowNet } from './airflowNet.ts'
 export { behindTurbineK, beforeTurbine, runFromLog, steadyKs, type RunOfLog } from './runFromLog.ts'
+export { derateC, thresholds, type Threshold } from './thresholds.ts'
 export { coolDownLeft, coolDownMin, ladderFor, laddersByUse, levelUses, type LevelUse } from './uses.ts'
 export { levelMap, type LevelCell, type LevelMapAsked } from './levelMap.ts'
 export { levelEntries } from './entries.ts'

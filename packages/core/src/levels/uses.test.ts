@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { fittings } from '../wiring/shippedCase.ts'
 import {
   airflowChange,
   airflowNet,
@@ -7,6 +8,8 @@ import {
   ladderFor,
   laddersByUse,
   runFromLog,
+  thresholds,
+  usualLimits,
   type LevelLimit,
 } from './index.ts'
 
@@ -106,4 +109,15 @@ describe('a changed airflow signal', () => {
       -4, -4, 2, 8, 8,
     ])
   })
+})
+
+test('every alarm of every machine warns under its limit, and none is made up for what has no limit', () => {
+  for (const { machine } of fittings) {
+    const limits = new Map(usualLimits(machine).map(({ quantity, max }) => [quantity, max]))
+    for (const { quantity, warnAt, limit } of thresholds(machine)) {
+      expect(limit).toBe(limits.get(quantity))
+      expect(warnAt).toBeLessThan(limit)
+    }
+    expect(thresholds(machine).length).toBe(limits.size)
+  }
 })

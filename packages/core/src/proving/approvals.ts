@@ -1,4 +1,4 @@
-import { membersOf, type Kit, type KitMember } from '../dossiers/index.ts'
+import { membersOf, type Kit, type KitMember, type Machine } from '../dossiers/index.ts'
 import { collectFindings, defineRules, note, said, type FactsOf } from '../findings/index.ts'
 import type { DossierPair } from '../dossiers/index.ts'
 import type { Finding, FindingPlace } from '../wiring/index.ts'
@@ -39,7 +39,7 @@ export const wantsApproval = (kit: Kit): boolean =>
 export const approvalsAsked = (kit: Kit): KitMember[] => membersOf(kit).filter((member) => wantsApproval(member.kit))
 
 /** What is claimed of a kit on a machine: for that machine, else for any. */
-export function claimOf({ machine }: Pick<DossierPair, 'machine'>, { claims = [] }: Kit) {
+export function claimOf({ machine }: { machine: Pick<Machine, 'id'> }, { claims = [] }: Kit) {
   return claims.find((claim) => claim.machine === machine.id) ?? claims.find((claim) => claim.machine === undefined)
 }
 

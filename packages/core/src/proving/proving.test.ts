@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { seededRandom } from '../shared/index.ts'
+import { columnHeads, seededRandom } from '../shared/index.ts'
 import {
   airDensity,
   comparePulls,
@@ -176,6 +176,14 @@ test('any layout of CSV is read: names in other languages, units behind them, de
   expect(read('a bench\nengine speed\tspeed mph\n2000\t10\n2100\t20')).toEqual({
     ...{ t: 0.1, rpm: 2100, speedKmh: expect.closeTo(32.19, 2) as number },
   })
+  const named = readPullCsv('k1,k2,k3\n0,2000,40\n1,2100,50', { t: 'k1', rpm: 'k2', powerKw: 'k3' })
+  expect(named).toMatchObject({
+    value: [
+      { t: 0, rpm: 2000, powerKw: 40 },
+      { t: 1, rpm: 2100, powerKw: 50 },
+    ],
+  })
+  expect(columnHeads('k1,k2 (x)\n1,2')).toEqual(['k1', 'k2 (x)'])
   expect(read('time,power\n0,1')).toMatch(/No column is the engine speed. It has: time, power/)
   expect(read('')).toMatch(/Nothing/)
 })

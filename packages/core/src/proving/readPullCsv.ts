@@ -47,13 +47,18 @@ const roles: readonly ColumnRole<keyof PullRow>[] = [
   },
 ]
 
+/** What a column of a pull may be. */
+export type PullColumn = keyof PullRow
+export const pullColumns = roles.map(({ role }) => role)
+
 /**
  * Rows of a pull out of a CSV of any layout: columns are told by their names (in a few languages), their units by what stands behind the
  * name (mph, hp, PS, lb-ft, ms); commas, semicolons, tabs; decimal points or commas. Without a time column lines are taken 0.1 s apart.
+ * @param chosen columns by their heads, where their names tell nothing
  * @returns refused where there is no engine speed
  */
-export function readPullCsv(text: string): Outcome<PullRow[]> {
-  const read = readColumns(text, roles, { role: 'rpm', missing: 'No column is the engine speed.' })
+export function readPullCsv(text: string, chosen: Partial<Record<PullColumn, string>> = {}): Outcome<PullRow[]> {
+  const read = readColumns(text, roles, { role: 'rpm', missing: 'No column is the engine speed.' }, chosen)
   if (!read.ok) return read
   const rows = read.value.map((row, i): PullRow => ({ ...row, t: row.t ?? i / 10, rpm: row.rpm ?? 0 }))
   const begins = rows[0]?.t ?? 0

@@ -37,6 +37,7 @@ function betweenCells(text: string): string {
 
 /**
  * Lines of a CSV of any layout, by what its columns are named: commas, semicolons, tabs; decimal points or commas; units behind names.
+ * @param chosen columns by their heads as they stand there, where their names tell nothing
  * @param need a role without which a line says nothing
  * @returns lines that have that role's figure, and the names it found; refused where there is nothing to read
  */
@@ -44,27 +45,33 @@ export function readColumns<Role extends string>(
   text: string,
   roles: readonly ColumnRole<Role>[],
   need: { role: Role; missing: string },
+  chosen: Partial<Record<Role, string>> = {},
 ): Outcome<Partial<Record<Role, number>>[]> {
   const no = (message: string) => failure<Partial<Record<Role, number>>[]>({ code: 'unreadable', path: 'csv', message })
   if (text.trim() === '') return no('Nothing is there to read.')
   if (text.length > longestText)
     return no('That is more than can be read at once: take the part with what is meant in it.')
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true, delimiter: betweenCells(text) })
-  const head = data.findIndex((line) => line.filter((cell) => /[a-zäöü]{1,}/i.test(cell)).length >= 2)
+  const headAt = data.findIndex((line) => line.filter((cell) => /[a-zäöü]{1,}/i.test(cell)).length >= 2)
   const units = roles.flatMap((one) => one.units)
-  const names = data[head]?.map((cell) => nameAndUnit(cell, units))
+  const names = data[headAt]?.map((cell) => nameAndUnit(cell, units))
   if (!names) return no('It has no line of column names.')
   const columns = new Map<Role, { at: number; factor: number; offset: number }>()
   names.forEach(({ name, unit }, at) => {
-    const found = roles.find(
-      ({ role, named }) => !columns.has(role) && (named.test(name) || named.test(`${name} ${unit}`)),
-    )
+    const head = (data[headAt]?.[at] ?? '').trim()
+    const picked = roles.find(({ role }) => chosen[role] === head)
+    const found =
+      picked ??
+      roles.find(
+        ({ role, named }) =>
+          !columns.has(role) && chosen[role] === undefined && (named.test(name) || named.test(`${name} ${unit}`)),
+      )
     if (!found) return
     const [, factor = 1, offset = 0] = found.units.find(([pattern]) => pattern.test(unit)) ?? []
     columns.set(found.role, { at, factor, offset })
   })
   if (!columns.has(need.role)) return no(`${need.missing} It has: ${names.map(({ name }) => name).join(', ')}.`)
-  const rows = data.slice(head + 1).flatMap((cells) => {
+  const rows = data.slice(headAt + 1).flatMap((cells) => {
     const row: Partial<Record<Role, number>> = {}
     for (const [role, { at, factor, offset }] of columns) {
       const figure = figureOf(cells[at] ?? '')
@@ -73,4 +80,17 @@ export function readColumns<Role extends string>(
     return row[need.role] === undefined ? [] : [row]
   })
   return rows.length === 0 ? no('Below its names no line is a figure.') : success(rows)
+}
+
+/** The heads of a CSV's columns as they stand there; none where it has no line of names. */
+export function columnHeads(text: string): string[] {
+  if (text.trim() === '' || text.length > longestText) return []
+  const { data } = Papa.parse<string[]>(text.trim(), {
+    skipEmptyLines: true,
+    delimiter: betweenCells(text),
+    preview: 40,
+  })
+  return (data.find((line) => line.filter((cell) => /[a-zäöü]{1,}/i.test(cell)).length >= 2) ?? []).map((cell) =>
+    cell.trim(),
+  )
 }

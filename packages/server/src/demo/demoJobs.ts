@@ -23,7 +23,8 @@ import { seededRandom, asWritten, asId } from '@tidy-badger/core/shared'
 import type { JobService, LoadedJob } from '../jobs/index.ts'
 import type { VehicleService } from '../vehicles/index.ts'
 import type { AppDeps } from '../platform/deps.ts'
-import { demoJobs, type DemoJob } from './demoList.ts'
+import type { DemoJob } from './demoJob.ts'
+import { demoJobs } from './demoList.ts'
 import { demoLadders, demoPulls } from './demoProof.ts'
 
 /** Seeds the demo jobs when the store holds no job at all. */

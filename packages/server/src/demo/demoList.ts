@@ -1,34 +1,5 @@
-import type { Purpose, Station } from '@tidy-badger/core/dossiers'
-import type { EntryBody } from '@tidy-badger/core/jobs'
-import type { Written } from '@tidy-badger/core/shared'
-import type { DemoProof } from './demoProof.ts'
-
-/** One job of the made-up yard. */
-export interface DemoJob {
-  id: string
-  title: string
-  /** The utility quad and its kit unless said otherwise. */
-  machine?: string
-  kit?: string | string[]
-  /** On the machine of an earlier job, with what is in it, for another purpose than fitting. */
-  on?: { job: string; purpose: Purpose }
-  /** Kits that came off another machine: the job that took them off, and what they are called there. */
-  shelf?: string[]
-  variant?: string
-  opened: string
-  by: string
-  /** Stations done, in order, up to and without this one. */
-  reached: Station
-  /** Rides taken, by seed. */
-  rides: number[]
-  /** The last ride's trims are taken over too. */
-  lastAccepted: boolean
-  more: Written<EntryBody>[]
-  /** Its pulls and loaded runs. */
-  proof?: DemoProof
-  /** Ends connected as planned so far, at hook-up. */
-  ends?: string[]
-}
+import type { DemoJob } from './demoJob.ts'
+import { provedJobs } from './provedJobs.ts'
 
 export const demoJobs: readonly DemoJob[] = [
   {
@@ -232,56 +203,7 @@ export const demoJobs: readonly DemoJob[] = [
     lastAccepted: false,
     more: [],
   },
-  {
-    id: 'demo-cutter',
-    title: 'Valley harvester, 2017: proved',
-    machine: 'grangeway-t9',
-    kit: 'thistle-d3-field',
-    opened: '2026-06-22T05:40:00.000Z',
-    by: 'Ilse',
-    reached: 'prove',
-    rides: [],
-    lastAccepted: false,
-    more: [{ kind: 'approval-asked', market: 'the valley', with: 'Ilse', number: 'SB-17' }],
-    proof: { level: 3, seed: 301, brake: true, ladders: [{ use: 'unladen', upTo: 3, load: 0.85, altitudeM: 400 }] },
-  },
-  {
-    id: 'demo-hut-tow',
-    title: 'Hut tow truck, 2016: proved',
-    machine: 'hallam-voss-packhorse-62',
-    kit: 'thistle-d5',
-    opened: '2026-07-06T06:10:00.000Z',
-    by: 'Runa',
-    reached: 'prove',
-    rides: [],
-    lastAccepted: false,
-    more: [{ kind: 'approval-asked', market: 'the valley', with: 'Edda' }],
-    proof: {
-      ...{ level: 4, seed: 411 },
-      road: { massKg: 3310, dragAreaM2: 1.5, gearRatio: 1, axleRatio: 3.73, tyreHeightM: 0.81 },
-      ladders: [
-        { use: 'unladen', upTo: 4, load: 0.7, altitudeM: 600 },
-        { use: 'towing', upTo: 3, load: 1, altitudeM: 1200 },
-      ],
-    },
-  },
-  {
-    id: 'demo-pass-haul',
-    title: 'Pass haulier V8, 2015: proved',
-    machine: 'hallam-voss-longhaul-69',
-    kit: 'thistle-d5',
-    opened: '2026-07-13T06:00:00.000Z',
-    by: 'Tomas',
-    reached: 'prove',
-    rides: [],
-    lastAccepted: false,
-    more: [{ kind: 'approval-asked', market: 'the valley', with: 'Joren' }],
-    proof: {
-      ...{ level: 4, seed: 521 },
-      road: { massKg: 3510, dragAreaM2: 1.5, gearRatio: 1, axleRatio: 3.42, tyreHeightM: 0.83 },
-      ladders: [{ use: 'long grade', upTo: 2, load: 1, altitudeM: 1500 }],
-    },
-  },
+  ...provedJobs,
   {
     id: 'demo-patrol',
     title: 'Ski patrol side-by-side, 2021',

@@ -9,7 +9,9 @@ import { Button } from '../ui/Button.tsx'
 import { TextField } from '../ui/form/Fields.tsx'
 import { mayBeEmpty, words, z } from '../ui/form/schema.ts'
 import { useFields } from '../ui/form/useFields.ts'
+import { asId } from '@tidy-badger/core/shared'
 import { Failed, Loading } from '../ui/states.tsx'
+import { ClaimNote } from './components/ClaimNote.tsx'
 import { fetchDossiers, openJob, type DossierRow } from './api.ts'
 
 export function NewJobPage() {
@@ -173,6 +175,7 @@ function NewJobForm({ rows, onFile }: { rows: DossierRow[]; onFile: OnFile | nul
       {!onFile && machine && machine.variants.length > 0 && kitId && (
         <YearQuestion machine={machine} kit={kitId} chosen={variant} onChange={(id) => pick('variant', id)} />
       )}
+      {machineId && kitId && <ClaimNote machine={asId(machineId)} kit={kitId} />}
       <TextField
         of={fields}
         name="title"
@@ -220,8 +223,8 @@ function YearQuestion({
         getKept<{ document: Machine }>(`/api/dossiers/machine/${machine.id}`),
         getKept<{ document: Kit }>(`/api/dossiers/kit/${kit}`),
       ])
-      const { variantQuestions } = await import('./yearQuestions.ts')
-      return variantQuestions(one.document, other.document)
+      const { yearQuestions } = await import('./yearQuestions.ts')
+      return yearQuestions(one.document, other.document)
     },
   }).data
   const asked = questions?.filter((question) => question.changes.length > 0) ?? []

@@ -38,11 +38,14 @@ export function wakePlanner(): Planner {
 }
 
 /** What makes plans on the screen's own thread: not part of the first view, which takes them from the other. */
-export const plansHere = () => import('./planHere.ts')
+export async function plansHere() {
+  const here = await import('./planHere.ts')
+  here.startPlanning()
+  return here
+}
 
 // A view that asks for a plan nobody has made waits for what makes it, as for any part of a page that is still on its way.
 plannersLater(() => {
-  // eslint-disable-next-line @typescript-eslint/only-throw-error -- what React waits for
   throw plansHere()
 })
 

@@ -1,6 +1,3 @@
-import { startPlanning } from '@tidy-badger/core/planning'
-
 // Fetched once the first page stands, and at once where no thread can be started: the same, worked out on the screen's own.
 export { learntTimes, wholeDay } from '@tidy-badger/core/jobs'
-
-startPlanning()
+export { startPlanning } from '@tidy-badger/core/planning'

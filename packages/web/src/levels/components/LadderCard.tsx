@@ -3,10 +3,12 @@ import {
   abortRules,
   beforeTurbine,
   coolDownLeft,
+  derateC,
   laddersByUse,
   levelName,
   levelUses,
   runFromLog,
+  thresholds,
   usualLimits,
   type LevelLimit,
   type LevelUse,
@@ -14,6 +16,7 @@ import {
 import { readFigure } from '@tidy-badger/core/shared'
 import { useEffect, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
+import { Agreed } from '../../setup/index.ts'
 import { useKeptFields } from '../../platform/useKeptFields.ts'
 import { Button } from '../../ui/Button.tsx'
 import { FileButton } from '../../ui/FileButton.tsx'
@@ -91,6 +94,7 @@ function OfKit({ member }: { member: KitMember }) {
           the turbine reads 100 to 200 K lower.
         </p>
       </div>
+      <MendFirst />
       <CoolDown last={runs.at(-1)?.at} />
       <ul className="flex flex-col gap-1.5" aria-label="Runs">
         {own.map((run) => {
@@ -110,8 +114,44 @@ function OfKit({ member }: { member: KitMember }) {
         })}
       </ul>
       <RunForm member={member} limits={limits} use={use} level={level} onLevel={setChosen} />
+      <Agreed member={member} />
+      <Alarms />
       <LevelMap member={member} level={level} />
     </section>
+  )
+}
+
+/** What is not in order is mended before any loaded run. */
+function MendFirst() {
+  const { state } = useJob()
+  const wrong = Object.entries(state.health).flatMap(([what, { ok, says }]) => (ok ? [] : [`${what}: ${says}`]))
+  if (wrong.length === 0) return null
+  return <p className="border-l-[5px] border-lamp pl-3 font-semibold">Mend it first, then climb: {wrong.join('; ')}.</p>
+}
+
+/** Where alarms are set, under each limit. */
+function Alarms() {
+  const { dossiers } = useJob()
+  return (
+    <details className="border-t-2 border-line-soft pt-2">
+      <summary className="flex min-h-11 cursor-pointer items-center font-semibold underline underline-offset-4">
+        Where to set alarms
+      </summary>
+      <ul className="flex flex-col gap-1">
+        {thresholds(dossiers.machine).map(({ quantity, unit, warnAt, limit, why }) => (
+          <li key={quantity}>
+            <b>
+              {quantity} {warnAt} {unit}
+            </b>{' '}
+            (limit {limit}): {why}.
+          </li>
+        ))}
+        <li>
+          Coolant: a level is taken back from {derateC.from} °C, and it is stock again at {derateC.stock} °C.
+        </li>
+        <li>Speed: no alarm and no cap above what the law allows there.</li>
+      </ul>
+    </details>
   )
 }
 

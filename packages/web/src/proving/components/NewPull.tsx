@@ -1,16 +1,18 @@
 import {
   findPulls,
   isBoosted,
+  pullColumns,
   readPullCsv,
   workOutPull,
   type PullAsked,
+  type PullColumn,
   type PullConditions,
   type PullRow,
   type PullTime,
 } from '@tidy-badger/core/proving'
-import { readFigure, type Outcome } from '@tidy-badger/core/shared'
+import { columnHeads, readFigure, type Outcome } from '@tidy-badger/core/shared'
 import { useState } from 'react'
-import { useJob } from '../../jobs/index.ts'
+import { PhotoButton, useJob } from '../../jobs/index.ts'
 import { useKeptFields } from '../../platform/useKeptFields.ts'
 import { Button } from '../../ui/Button.tsx'
 import { FileButton } from '../../ui/FileButton.tsx'
@@ -37,9 +39,12 @@ const drivenIn = [
 type DrivenIn = (typeof drivenIn)[number][0]
 
 /** Rows of what was pasted: of a ride with its throttle the pulls in it, else the whole. */
-function pullsOf(text: string): Outcome<{ rows: PullRow[]; says: string }[]> | null {
+function pullsOf(
+  text: string,
+  chosen: Partial<Record<PullColumn, string>>,
+): Outcome<{ rows: PullRow[]; says: string }[]> | null {
   if (text.trim() === '') return null
-  const read = readPullCsv(text)
+  const read = readPullCsv(text, chosen)
   if (!read.ok) return read
   const given = read.value.some(({ powerKw, torqueNm }) => powerKw !== undefined || torqueNm !== undefined)
   if (given || read.value.every(({ throttlePct }) => throttlePct === undefined))
@@ -69,7 +74,8 @@ export function NewPull() {
   const { typed: kept, put, clear } = useKeptFields(`job/${job.id}/pull-road`)
   // What the last pull was driven in holds for the next until it is typed anew.
   const typed = { ...asTyped(state.pulls.at(-1)?.conditions), ...kept }
-  const pulls = pullsOf(text)
+  const [columns, setColumns] = useState<Partial<Record<PullColumn, string>>>({})
+  const pulls = pullsOf(text, columns)
   const inHand = pulls?.ok ? (pulls.value[chosen] ?? pulls.value[0]) : undefined
   const figure = (field: string, unit: string) => readFigure(typed[field] ?? '', unit)
   const massKg = figure('massKg', 'kg') ?? state.coasted?.massKg
@@ -136,6 +142,7 @@ export function NewPull() {
             onChange={(event) => setName(event.target.value)}
           />
         </label>
+        <PhotoButton shows="work" about={{ station: 'prove' }} label="Photo of the screen" />
         <FileButton
           accept=".csv,.txt"
           label="File of a pull"
@@ -160,6 +167,7 @@ export function NewPull() {
           }}
         />
       </label>
+      {text.trim() !== '' && <Columns text={text} chosen={columns} onChosen={setColumns} open={pulls?.ok === false} />}
       {pulls?.ok && pulls.value.length > 1 && (
         <div role="group" aria-label="Pulls found in it" className="flex flex-wrap gap-2">
           {pulls.value.map(({ says }, i) => (
@@ -264,6 +272,53 @@ export function NewPull() {
         ))}
       </div>
     </section>
+  )
+}
+
+const columnWords: Record<PullColumn, string> = {
+  ...{ t: 'Time', rpm: 'Engine speed', speedKmh: 'Road speed', powerKw: 'Power', torqueNm: 'Torque' },
+  throttlePct: 'Throttle',
+}
+
+/** Which column is what, where their names do not tell. */
+function Columns({
+  text,
+  chosen,
+  onChosen,
+  open,
+}: {
+  text: string
+  chosen: Partial<Record<PullColumn, string>>
+  onChosen: (chosen: Partial<Record<PullColumn, string>>) => void
+  open: boolean
+}) {
+  const heads = columnHeads(text)
+  if (heads.length === 0) return null
+  return (
+    <details open={open || Object.keys(chosen).length > 0}>
+      <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
+        Which column is what
+      </summary>
+      <div className="grid gap-2 sm:grid-cols-3">
+        {pullColumns.map((column) => (
+          <label key={column} className="flex flex-col gap-1">
+            {columnWords[column]}
+            <select
+              value={chosen[column] ?? ''}
+              onChange={({ target }) => {
+                const { [column]: _gone, ...others } = chosen
+                onChosen(target.value === '' ? others : { ...others, [column]: target.value })
+              }}
+            >
+              <option value="">by its name</option>
+              {heads.map((head) => (
+                <option key={head}>{head}</option>
+              ))}
+            </select>
+          </label>
+        ))}
+      </div>
+    </details>
   )
 }
 

@@ -95,7 +95,7 @@ function ReadBack({ row }: { row: SheetRow }) {
 const agreement = z.object({ level: words(40), use: words(200), with: words(80) })
 
 /** The level the owner is to get, for what; another one left set keeps the machine here. */
-function Agreed({ member }: { member: KitMember }) {
+export function Agreed({ member }: { member: KitMember }) {
   const { job, state, write } = useJob()
   const choices = member.kit.settings.find(({ role }) => role === 'level')?.choices ?? []
   const agreed = state.agreed[member.key]
