@@ -11,7 +11,7 @@ import {
   type ThingId,
 } from '../dossiers/index.ts'
 import { bundleDiameterMm, wireDiameterMm } from './bundles.ts'
-import { nodeOfTarget } from './layLoom.ts'
+import { nodeOfTarget } from './loomLengths.ts'
 import type { LaidLoom, LoomEnd, Stretch } from './model.ts'
 import { partOfPath, spreadAlong } from './passagePath.ts'
 import { routeGraph } from './routeGraph.ts'

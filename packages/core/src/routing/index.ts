@@ -34,7 +34,7 @@ export {
   sleeveWords,
   type SleeveKind,
 } from './hazards.ts'
-export { extensionFor, neededM, nodeOfTarget } from './layLoom.ts'
+export { extensionFor, neededM, nodeOfTarget } from './loomLengths.ts'
 export { judgeRoute, type JudgedRoute, type RouteAsked } from './judgeRoute.ts'
 export { loomEnds, placesFor, type FarPlaces } from './loomEnds.ts'
 export type {

@@ -9,7 +9,7 @@ import {
   sleeveLimitsC,
   sleeveWords,
 } from './hazards.ts'
-import { neededM, nodeOfTarget } from './layLoom.ts'
+import { neededM, nodeOfTarget } from './loomLengths.ts'
 import type { LoomEnd, Stretch } from './model.ts'
 import { routeGraph } from './routeGraph.ts'
 

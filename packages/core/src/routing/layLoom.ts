@@ -1,18 +1,11 @@
-import {
-  machineIndex,
-  type Kit,
-  type Machine,
-  type MountPlace,
-  type Passage,
-  type ThingId,
-  type LoomPartId,
-} from '../dossiers/index.ts'
+import { type Kit, type Machine, type MountPlace, type Passage, type LoomPartId } from '../dossiers/index.ts'
 import { branchRoutes, type BranchRoutes, type WayLabel } from './branchRoutes.ts'
 import { bundleAreaMm2 } from './bundles.ts'
 import { bundleScore, passageScore, passageTemperatureC, sleeveFor, type SleeveKind } from './hazards.ts'
 import type { BranchReach, LaidLoom, LoomEnd, MetHazard, RoutedBranch, RoutedTrunk, Stretch } from './model.ts'
 import { placeAgainst } from './placeAgainst.ts'
-import { layShare, routeGraph, steeringSlackM, withinZoneM, type RouteEdge, type RouteGraph } from './routeGraph.ts'
+import { edgeOf, extensionFor, nodeOfTarget, toTenths } from './loomLengths.ts'
+import { routeGraph, steeringSlackM, type RouteEdge, type RouteGraph } from './routeGraph.ts'
 import { breakOutOf, bundlesOf, exitM, tiesOf, trunkPart, type LoomBundle } from './runBundles.ts'
 import {
   lessCost,
@@ -24,8 +17,6 @@ import {
   type TrunkPath,
 } from './trunkSearch.ts'
 
-/** An extension is cut in such steps, and takes so much for its joint, m. */
-const extensionStepM = 0.05
 const tenths = (metres: number) => Math.round(metres * 1e4)
 
 export interface LoomToLay {
@@ -39,25 +30,6 @@ interface TargetRoutes extends BranchRoutes {
   node: number
   /** From the point to the thing itself, m. */
   lastM: number
-}
-
-/** Where a thing of the machine is reached: its spot, or its zone's middle. */
-export function nodeOfTarget(
-  graph: RouteGraph,
-  machine: Machine,
-  target: ThingId,
-): { node: number; lastM: number } | null {
-  const served = graph.servedAt.get(`${target.kind}:${target.id}`)
-  if (served !== undefined) return { node: served, lastM: 0 }
-  const { connectors, studs } = machineIndex(machine)
-  const zone =
-    target.kind === 'connector'
-      ? connectors.get(target.id)?.zone
-      : target.kind === 'stud'
-        ? studs.get(target.id)?.zone
-        : machine.places?.find((place) => place.id === target.id)?.zone
-  const node = zone === undefined ? undefined : graph.nodeOf.get(zone)
-  return node === undefined ? null : { node, lastM: withinZoneM }
 }
 
 /** A way longer than the branch is only ever taken where it is the shortest: so much loom there is, tenths of a mm. */
@@ -224,7 +196,7 @@ export function layLoom(loom: LoomToLay, place: MountPlace, limit = 6000): LaidL
     ties: tiesOf(graph, trunk, laid),
     against,
     extensions: laid.filter((branch) => branch.extensionM > 0).length,
-    extensionM: round(laid.reduce((sum, branch) => sum + branch.extensionM, 0)),
+    extensionM: toTenths(laid.reduce((sum, branch) => sum + branch.extensionM, 0)),
     ...bundleDangers(graph, [trunk, ...laid]),
     workMin: graph.edges.reduce((sum, edge) => sum + (used.has(edge.passage.id) ? edge.work / 100 : 0), 0),
     exact,
@@ -247,7 +219,7 @@ function bundleDangers(
     hazardScore += bundleScore(edge.passage, edge.length.lengthM, edge.airC, covered(intervals))
     for (const { kind } of edge.passage.hazards) dangers[kind] = (dangers[kind] ?? 0) + 1
   }
-  return { hazardScore: round(hazardScore), dangers }
+  return { hazardScore: toTenths(hazardScore), dangers }
 }
 
 /** Length of the union of intervals. */
@@ -271,13 +243,6 @@ function againstBranch(branch: RoutedBranch): string[] {
   return []
 }
 
-const round = (metres: number) => Math.round(metres * 1e4) / 1e4
-
-/** What a lead that is so much short is extended by, with its joint, m. */
-export function extensionFor(shortM: number): number {
-  return round((Math.ceil((shortM - 1e-9) / extensionStepM) + 1) * extensionStepM)
-}
-
 /** A length of loom as a share of an edge's own length; slack lies in its middle and does not count as way. */
 function shareOf(edge: RouteEdge, need: number): number {
   return Math.min(1, Math.max(0, need / edge.need))
@@ -296,7 +261,7 @@ function trunkOf(graph: RouteGraph, kit: Kit, path: TrunkPath): RoutedTrunk {
   return {
     stretches,
     ...alongOf(graph, stretches),
-    leftM: round(Math.max(0, kit.trunkM - exitM - path.length / 1e4)),
+    leftM: toTenths(Math.max(0, kit.trunkM - exitM - path.length / 1e4)),
     steering: stretches.some((stretch) => passageOf(graph, stretch.passage).steering !== undefined),
   }
 }
@@ -320,13 +285,7 @@ export function alongOf(graph: RouteGraph, stretches: readonly Stretch[]) {
       hazards.push({ passage: edge.passage.id, name: edge.passage.name, hazard, airC: edge.airC })
   }
   const sleeve: SleeveKind = sleeveFor(warmest) ?? 'reflecting'
-  return { lengthM: round(lengthM), hazardScore: round(hazardScore), workMin: round(work), hazards, sleeve }
-}
-
-function edgeOf(graph: RouteGraph, id: string): RouteEdge {
-  const edge = graph.edges.find((candidate) => candidate.passage.id === id)
-  if (!edge) throw new Error(`routing: passage "${id}" is not on this machine`)
-  return edge
+  return { lengthM: toTenths(lengthM), hazardScore: toTenths(hazardScore), workMin: toTenths(work), hazards, sleeve }
 }
 
 function passageOf(graph: RouteGraph, id: string): Passage {
@@ -383,8 +342,8 @@ function branchOf(
     }
   const stretches = stretchesOf(graph, way, to.node)
   const along = alongOf(graph, stretches)
-  const needM = round((way.need + search.extra) / 1e4)
-  const spareM = round(end.branchM - needM)
+  const needM = toTenths((way.need + search.extra) / 1e4)
+  const spareM = toTenths(end.branchM - needM)
   const reach: BranchReach = spareM >= 0 ? 'reaches' : end.never !== null ? 'never' : 'extend'
   const crossing = stretches.find((stretch) => passageOf(graph, stretch.passage).steering !== undefined)
   const swingM = steeringSlackM(machine)
@@ -393,7 +352,7 @@ function branchOf(
     reach,
     stretches,
     ...along,
-    lengthM: round(along.lengthM + to.lastM),
+    lengthM: toTenths(along.lengthM + to.lastM),
     lastM: to.lastM,
     needM,
     spareM,
@@ -403,27 +362,12 @@ function branchOf(
           steering: {
             passage: crossing.passage,
             lockDeg: machine.steering.lockDeg,
-            straightM: round(spareM + swingM),
+            straightM: toTenths(spareM + swingM),
             pulledM: spareM,
-            looseM: round(spareM + 2 * swingM),
+            looseM: toTenths(spareM + 2 * swingM),
           },
         }
       : {}),
     estimated: to.lastM > 0 || stretches.some((stretch) => !edgeOf(graph, stretch.passage).length.measured),
   }
-}
-
-/** What a way of so many metres takes of a loom: lay, slack and loop, m. */
-export function neededM(
-  machine: Machine,
-  stretches: readonly Stretch[],
-  end: Pick<LoomEnd, 'loopM'>,
-  lastM: number,
-): number {
-  const graph = routeGraph(machine)
-  const way = stretches.reduce((sum, stretch) => {
-    const edge = edgeOf(graph, stretch.passage)
-    return sum + (edge.need / 1e4) * Math.abs(stretch.to - stretch.from)
-  }, 0)
-  return round(way + end.loopM + lastM * (1 + layShare))
 }

@@ -5,7 +5,7 @@ import { parseMachine, type Machine, type Passage, type KitEnd } from '../dossie
 import { fittings, shippedKit, shippedMachine, shippedMachines } from '../wiring/shippedCase.ts'
 import { bundleDiameterMm, sleeveSizeMm, wireDiameterMm } from './bundles.ts'
 import { passageScore, loomTemperatureC, passageTemperatureC, sleeveFor } from './hazards.ts'
-import { neededM } from './layLoom.ts'
+import { neededM } from './loomLengths.ts'
 import { partOfPath, passageLength, pathLengthM } from './passagePath.ts'
 import { planRoutes } from './planRoutes.ts'
 import { randomRoute } from './randomRouteCase.ts'
