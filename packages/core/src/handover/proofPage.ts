@@ -118,7 +118,7 @@ function levelLines({ machine, kit }: JobDossiers, state: JobState): string[] {
   return membersOf(kit).flatMap(({ key, kit: own }) =>
     laddersByUse(own.levels?.length ?? 0, usualLimits(machine), state.levelRuns[key] ?? []).map(
       ({ use, highestAllowed, because }) =>
-        `${own.model}, ${use}: ${highestAllowed === null ? 'no level is allowed yet' : `up to ${levelName(highestAllowed)}`}.${because[0] ? ` ${levelName(because[0].level)}: ${because[0].says}` : ''}`,
+        `${own.model}, ${use}: ${highestAllowed === null ? 'no level is allowed yet' : `up to ${levelName(highestAllowed)}`}.${because[0] ? ` At ${levelName(because[0].level)} ${because[0].says}` : ''}`,
     ),
   )
 }

@@ -36,7 +36,7 @@ export {
   type Road,
 } from './model.ts'
 export { workOutPull } from './pull.ts'
-export { pullColumns, readCoastCsv, readPullCsv, type PullColumn } from './readPullCsv.ts'
+export { readCoastCsv, readPullCsv, type PullColumn } from './readPullCsv.ts'
 export { provingEntries } from './entries.ts'
 export { provingForms } from './forms.ts'
 export {

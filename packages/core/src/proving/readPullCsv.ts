@@ -49,7 +49,6 @@ const roles: readonly ColumnRole<keyof PullRow>[] = [
 
 /** What a column of a pull may be. */
 export type PullColumn = keyof PullRow
-export const pullColumns = roles.map(({ role }) => role)
 
 /**
  * Rows of a pull out of a CSV of any layout: columns are told by their names (in a few languages), their units by what stands behind the

@@ -37,7 +37,7 @@ function shown(id: string) {
 test('the harvester’s claim is met, by its brake', () => {
   const { page, ladders } = shown('demo-cutter')
   expect(page.comparison?.claim).toBe('met')
-  expect(page.pulls.filter(({ counts }) => counts)).toHaveLength(6)
+  expect(page.pulls.filter(({ counts }) => counts)).toHaveLength(8)
   expect(ladders).toMatchObject([{ use: 'unladen', highestAllowed: 3, because: [] }])
 })
 test('the tow truck’s ladder ends lower with a trailer than without', () => {

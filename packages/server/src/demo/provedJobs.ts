@@ -27,8 +27,8 @@ export const provedJobs: readonly DemoJob[] = [
     lastAccepted: false,
     more: [{ kind: 'approval-asked', market: 'the valley', with: 'Edda' }],
     proof: {
-      ...{ level: 4, seed: 411 },
-      road: { massKg: 3310, dragAreaM2: 1.5, gearRatio: 1, axleRatio: 3.73, tyreHeightM: 0.81 },
+      ...{ level: 4, seed: 437 },
+      road: { massKg: 6100, dragAreaM2: 2.6, gearRatio: 1.5, axleRatio: 3.73, tyreHeightM: 0.81 },
       ladders: [
         { use: 'unladen', upTo: 4, load: 0.7, altitudeM: 600 },
         { use: 'towing', upTo: 3, load: 1, altitudeM: 1200 },
@@ -48,7 +48,7 @@ export const provedJobs: readonly DemoJob[] = [
     more: [{ kind: 'approval-asked', market: 'the valley', with: 'Joren' }],
     proof: {
       ...{ level: 4, seed: 521 },
-      road: { massKg: 3510, dragAreaM2: 1.5, gearRatio: 1, axleRatio: 3.42, tyreHeightM: 0.83 },
+      road: { massKg: 6400, dragAreaM2: 2.6, gearRatio: 1.5, axleRatio: 3.42, tyreHeightM: 0.83 },
       ladders: [{ use: 'long grade', upTo: 2, load: 1, altitudeM: 1500 }],
     },
   },

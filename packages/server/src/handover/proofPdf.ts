@@ -8,7 +8,12 @@ const quiet = '#5d6262'
 export function proofPdf(given: ProofPage, madeAt: string): Promise<Buffer> {
   const page = structuredClone(given)
   const list = (title: string, lines: string[]): Content[] =>
-    lines.length === 0 ? [] : [{ text: title, bold: true, fontSize: 12, margin: [0, 12, 0, 3] }, { ul: lines }]
+    lines.length === 0
+      ? []
+      : [
+          { text: title, bold: true, fontSize: 12, margin: [0, 12, 0, 3] },
+          { ul: lines, fontSize: 9 },
+        ]
   return makePdf({
     pageSize: 'A4',
     pageMargins: [40, 44, 40, 50],
@@ -32,7 +37,7 @@ export function proofPdf(given: ProofPage, madeAt: string): Promise<Buffer> {
             },
           ]),
       ...(page.comparison
-        ? [{ svg: proofChart(page.comparison), width: 515, margin: [0, 14, 0, 6] } satisfies Content]
+        ? [{ svg: proofChart(page.comparison), width: 470, margin: [0, 8, 0, 4] } satisfies Content]
         : []),
       ...page.words.map((text): Content => ({ text, margin: [0, 3, 0, 0] })),
       ...list('To be known of it', page.notes),

@@ -1,7 +1,6 @@
 import {
   findPulls,
   isBoosted,
-  pullColumns,
   readPullCsv,
   workOutPull,
   type PullAsked,
@@ -275,10 +274,14 @@ export function NewPull() {
   )
 }
 
-const columnWords: Record<PullColumn, string> = {
-  ...{ t: 'Time', rpm: 'Engine speed', speedKmh: 'Road speed', powerKw: 'Power', torqueNm: 'Torque' },
-  throttlePct: 'Throttle',
-}
+const columnWords: readonly [PullColumn, string][] = [
+  ['t', 'Time'],
+  ['rpm', 'Engine speed'],
+  ['speedKmh', 'Road speed'],
+  ['powerKw', 'Power'],
+  ['torqueNm', 'Torque'],
+  ['throttlePct', 'Throttle'],
+]
 
 /** Which column is what, where their names do not tell. */
 function Columns({
@@ -300,9 +303,9 @@ function Columns({
         Which column is what
       </summary>
       <div className="grid gap-2 sm:grid-cols-3">
-        {pullColumns.map((column) => (
+        {columnWords.map(([column, says]) => (
           <label key={column} className="flex flex-col gap-1">
-            {columnWords[column]}
+            {says}
             <select
               value={chosen[column] ?? ''}
               onChange={({ target }) => {
