@@ -124,10 +124,13 @@ const views: View[] = [
     before: showCard,
   },
   {
-    name: 'dossier',
-    path: '/dossiers/machine/hallam-voss-packhorse-62',
-    sign: '57 plugs',
-    before: (page) => page.getByRole('tab', { name: 'Covers' }).click(),
+    name: 'proof',
+    path: '/job/demo-hut-tow/prove',
+    sign: 'Prove',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Pulls and claim' }).click()
+      await page.getByRole('img', { name: /^Power over engine speed/ }).waitFor()
+    },
   },
   { name: 'trim', path: '/job/demo-upper-alp/trim', sign: 'rows used' },
   { name: 'hand-back', path: '/job/demo-lower-yard/hand-back', sign: 'Take along' },
