@@ -44,6 +44,15 @@ export function jobProof(dossiers: DossierPair, state: Pick<ProvingState, 'pulls
   }
 }
 
+/** The gain of a job in a few words; null where nothing was laid over each other. */
+export function gainWords(dossiers: DossierPair, state: Pick<ProvingState, 'pulls' | 'claimed'>): string | null {
+  const { compared } = jobProof(dossiers, state)
+  if (!compared?.ok) return null
+  const { gainPowerKw, spreadPowerKw, shown } = compared.value
+  const spread = spreadPowerKw === null ? '' : ` ± ${spreadPowerKw.toFixed(1)}`
+  return `${gainPowerKw < 0 ? '−' : '+'}${Math.abs(gainPowerKw).toFixed(1)}${spread} kW${shown ? '' : ', not shown'}`
+}
+
 const claimFields = ({ powerKw, torqueNm, at, kind, lossPct }: Claim): Claim => ({
   ...(powerKw === undefined ? {} : { powerKw }),
   ...(torqueNm === undefined ? {} : { torqueNm }),

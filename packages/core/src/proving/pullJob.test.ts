@@ -5,7 +5,7 @@ import { handbackSheet, proofChart, proofCsv, proofPage } from '../handover/inde
 import { jobFindings, replay, type EntryBody } from '../jobs/index.ts'
 import { planAppend } from '../jobs/jobJournal.ts'
 import { shippedKit, shippedMachine } from '../wiring/shippedCase.ts'
-import { jobProof } from './index.ts'
+import { gainWords, jobProof } from './index.ts'
 
 const pull = (more: object = {}): EntryBody => ({
   ...{ kind: 'pull-made', when: 'before', name: 'first', factor: 1, warnings: [] },
@@ -108,6 +108,8 @@ test('what pulls show, of which claim, and how sure it is, is one answer', () =>
   expect(claim).toMatchObject({ by: 'kit', claim: { powerKw: 9, torqueNm: 30, at: 'wheel' } })
   expect(certainty).toBe('measured here')
   expect(compared).toMatchObject({ value: { shown: true, claim: 'met', gainPowerKw: expect.closeTo(20, 6) as number } })
+  expect(gainWords(truck, state)).toBe('+20.0 ± 2.3 kW')
+  expect(gainWords(truck, ofTruck())).toBeNull()
   const page = proofPage(truck, { title: 'Hut' }, state)
   expect(page.numbers.map(({ value }) => value)).toEqual(['+20.0 ± 2.3 kW', '+64 N·m', 'met'])
   expect(page.pulls.map(({ counts }) => counts)).toEqual([false, true, true, true, true, true, true])

@@ -15,6 +15,7 @@ import {
 } from '../dossiers/index.ts'
 import { asId } from '../shared/index.ts'
 import { memberWiring, targetWords, type Connection, type ConnectionTarget, type WiringState } from '../wiring/index.ts'
+import { gainWords, type ProvingState } from '../proving/index.ts'
 import type { RouteState } from '../routing/index.ts'
 import { settingsSheet, type SetupState } from '../setup/index.ts'
 import { meterWords, purposeOf, sameWound, type MeterReading, type VehicleState, type Wound } from './state.ts'
@@ -29,7 +30,7 @@ export interface VehicleJob {
   changedAt: string | null
   finished: boolean
   dossiers: DossierPair
-  state: VehicleState & WiringState & RouteState & SetupState
+  state: VehicleState & WiringState & RouteState & SetupState & Pick<ProvingState, 'pulls' | 'claimed'>
 }
 
 /** A kit in the machine. */
@@ -75,6 +76,8 @@ export interface VehicleNow {
     openedAt: string
     /** What the machine's meter showed then; null where nobody read it. */
     meter: MeterReading | null
+    /** What its pulls showed, in words; null where none were laid over each other. */
+    gain: string | null
   }[]
   open: OpenThing[]
   /** Kits that came off, by the job that took them off. */
@@ -171,13 +174,14 @@ export function vehicleOf(jobs: readonly VehicleJob[]): VehicleNow {
     connections,
     punctures: pierced,
     cuts: [...cuts.values()],
-    jobs: jobs.map(({ id, title, state, finished, openedAt }) => ({
+    jobs: jobs.map(({ id, title, dossiers, state, finished, openedAt }) => ({
       id,
       title,
       purpose: purposeOf(state),
       finished,
       openedAt,
       meter: state.meter && { value: state.meter.value, unit: state.meter.unit },
+      gain: gainWords(dossiers, state),
     })),
     open,
     cameOff: [...instances.values()].flatMap(({ kit, name, off }) =>

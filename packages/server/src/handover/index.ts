@@ -43,43 +43,22 @@ export function handoverPlugin(deps: AppDeps, jobs: JobService) {
       },
     )
 
-    app.get(
-      '/api/jobs/:id/roadside.pdf',
-      {
-        config: { access: 'fitter' },
-        schema: {
-          summary: 'The card that stays in the machine: how to get home',
-          params,
-          ...fileAnswer('application/pdf'),
+    const papers = {
+      roadside: 'The card that stays in the machine: how to get home',
+      proof: 'What it brought: two curves, three numbers, plain words',
+    } as const
+    for (const [name, summary] of Object.entries(papers))
+      app.get(
+        `/api/jobs/:id/${name}.pdf`,
+        { config: { access: 'fitter' }, schema: { summary, params, ...fileAnswer('application/pdf') } },
+        async (request, reply) => {
+          const { row, dossiers, state } = await jobs.load(request.params.id)
+          const { title, createdAt } = row
+          const task = { row: { title, createdAt }, dossiers, state, madeAt: deps.now() }
+          const pdf = await deps.pool.run<Uint8Array>(new URL('./worker.ts', import.meta.url), name, task)
+          return reply.type('application/pdf').send(Buffer.from(pdf))
         },
-      },
-      async (request, reply) => {
-        const { row, dossiers, state } = await jobs.load(request.params.id)
-        const { title, createdAt } = row
-        const task = { row: { title, createdAt }, dossiers, state, madeAt: deps.now() }
-        const pdf = await deps.pool.run<Uint8Array>(new URL('./worker.ts', import.meta.url), 'roadside', task)
-        return reply.type('application/pdf').send(Buffer.from(pdf))
-      },
-    )
-
-    app.get(
-      '/api/jobs/:id/proof.pdf',
-      {
-        config: { access: 'fitter' },
-        schema: {
-          summary: 'What it brought: two curves, three numbers, plain words',
-          params,
-          ...fileAnswer('application/pdf'),
-        },
-      },
-      async (request, reply) => {
-        const { row, dossiers, state } = await jobs.load(request.params.id)
-        const { title, createdAt } = row
-        const task = { row: { title, createdAt }, dossiers, state, madeAt: deps.now() }
-        const pdf = await deps.pool.run<Uint8Array>(new URL('./worker.ts', import.meta.url), 'proof', task)
-        return reply.type('application/pdf').send(Buffer.from(pdf))
-      },
-    )
+      )
 
     app.get(
       '/api/jobs/:id/proof.csv',

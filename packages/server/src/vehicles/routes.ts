@@ -44,6 +44,7 @@ const vehicle = z.object({
       ...{ id: z.string(), title: z.string(), purpose: z.enum(purposes) },
       ...{ finished: z.boolean(), openedAt: z.string() },
       meter: z.object({ value: z.number(), unit: z.enum(meterUnits) }).nullable(),
+      gain: z.string().nullable().describe('What its pulls showed'),
     }),
   ),
   open: z.array(z.object({ what: z.string(), since: z.string() })),

@@ -157,6 +157,14 @@ function Life({ vehicle }: { vehicle: Vehicle }) {
             <Link to={`/job/${job.id}`} className="flex min-h-11 min-w-0 flex-1 items-center font-semibold">
               {job.title}
             </Link>
+            {job.gain && (
+              <a
+                href={`/api/jobs/${encodeURIComponent(job.id)}/proof.pdf`}
+                className="figures flex min-h-11 items-center underline underline-offset-4"
+              >
+                {job.gain}
+              </a>
+            )}
             {job.meter && <span className="figures text-quiet">{meterWords(job.meter)}</span>}
             <span className={job.finished ? 'text-quiet' : 'font-semibold text-lamp-ink'}>
               {purposeNames[job.purpose]}

@@ -186,19 +186,12 @@ export function NewPull() {
           On the road: what it weighs and what holds it back
         </summary>
         <div className="grid gap-3 sm:grid-cols-2">
-          {roadFields.map(([field, label, unit]) => (
-            <NumberField
-              key={field}
-              label={label}
-              unit={unit}
-              className="w-full"
-              text={typed[field] ?? ''}
-              placeholder={field === 'slope' ? '0' : (state.coasted?.[field].toPrecision(4) ?? '')}
-              onText={(value) => put(field, value)}
-            >
-              {label}
-            </NumberField>
-          ))}
+          <Figures
+            of={roadFields}
+            typed={typed}
+            put={put}
+            usual={(field) => (field === 'slope' ? '0' : (state.coasted?.[field].toPrecision(4) ?? ''))}
+          />
         </div>
       </details>
       <details>
@@ -206,18 +199,7 @@ export function NewPull() {
           What it was driven in
         </summary>
         <div className="grid gap-3 sm:grid-cols-2">
-          {drivenIn.map(([field, label, unit]) => (
-            <NumberField
-              key={field}
-              label={label}
-              unit={unit}
-              className="w-full"
-              text={typed[field] ?? ''}
-              onText={(value) => put(field, value)}
-            >
-              {label}
-            </NumberField>
-          ))}
+          <Figures of={drivenIn} typed={typed} put={put} />
           <label className="flex flex-col gap-1">
             Gear
             <input value={typed.gear ?? ''} maxLength={20} onChange={(event) => put('gear', event.target.value)} />
@@ -272,6 +254,33 @@ export function NewPull() {
       </div>
     </section>
   )
+}
+
+/** Figures under their labels, as they are kept. */
+function Figures<Field extends string>({
+  of,
+  typed,
+  put,
+  usual = () => '',
+}: {
+  of: readonly (readonly [Field, string, string])[]
+  typed: Readonly<Record<string, string>>
+  put: (field: string, text: string) => void
+  usual?: (field: Field) => string
+}) {
+  return of.map(([field, label, unit]) => (
+    <NumberField
+      key={field}
+      label={label}
+      unit={unit}
+      className="w-full"
+      text={typed[field] ?? ''}
+      placeholder={usual(field)}
+      onText={(value) => put(field, value)}
+    >
+      {label}
+    </NumberField>
+  ))
 }
 
 const columnWords: readonly [PullColumn, string][] = [
