@@ -342,10 +342,14 @@ test('the year is asked for only where it changes the job, and what it changes i
   await page.getByRole('radio', { name: /Thistle D5/ }).check()
   await expect(page.getByText('Which year?')).toBeVisible()
   await expect(page.getByText(/Rail pair, black tag: .+ instead of capped/)).toBeVisible()
+  // What is claimed of it, while stock is still there to be driven.
+  const claim = page.getByText(/claimed to bring 40 kW at the engine. Without three pulls on stock first/)
+  await expect(claim).toBeVisible()
   await expectAccessible(page)
   await page.getByRole('radio', { name: /Gorse 430/ }).check()
   await page.getByRole('radio', { name: /Lowlamp Dial/ }).check()
   await expect(
     page.getByText('The year of the machine changes nothing for this kit: it is not asked for.'),
   ).toBeVisible()
+  await expect(claim).toBeHidden()
 })

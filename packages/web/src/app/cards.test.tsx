@@ -50,7 +50,7 @@ describe('the ladder of levels', () => {
 
   test('a run out of a log, with the probe behind the turbine, for towing', async () => {
     const { hands, sheet, written } = await card(truck, 'trim', 'Ladder of levels')
-    fireEvent.change(sheet.getByLabelText('For'), { target: { value: 'towing' } })
+    fireEvent.change(sheet.getByRole('combobox', { name: 'For' }), { target: { value: 'towing' } })
     fireEvent.change(sheet.getByLabelText('Exhaust probe'), { target: { value: 'behind the turbine' } })
     const lines = Array.from({ length: 90 }, (_item, t) => `${t},480,91,160,185`)
     const log = new File([`time,egt,coolant,rail,boost\n${lines.join('\n')}`], 'run.csv')
