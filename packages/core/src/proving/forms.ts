@@ -30,6 +30,7 @@ export const provingForms = {
         exhaustC: celsius.optional(),
         outsideC: celsius.optional(),
         pressureKPa: z.number().min(40).max(115).optional(),
+        humidityPct: z.number().min(0).max(100).optional(),
         gear: z.string().min(1).max(20).optional(),
         tyreHeightM: z.number().min(0.1).max(3).optional(),
         massKg: z.number().min(20).max(60_000).optional(),

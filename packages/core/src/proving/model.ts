@@ -70,6 +70,7 @@ export interface PullConditions {
   exhaustC?: number
   outsideC?: number
   pressureKPa?: number
+  humidityPct?: number
   gear?: string
   tyreHeightM?: number
   massKg?: number

@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import type { JobDossiers, NewEntry } from '@tidy-badger/core/jobs'
 import { readHeight } from '@tidy-badger/core/setup'
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, test } from 'vitest'
 import { anyVehicle } from '../../../core/src/proving/pullCase.ts'
 import { coast, rideWithPulls } from '../../../core/src/proving/roadDriveCase.ts'
@@ -126,6 +126,22 @@ describe('pulls', () => {
       ]),
     )
     expect(sheet.getByText('No pull with the kit yet.')).toBeTruthy()
+  })
+
+  test('of an engine that breathes freely is corrected by name, with its factor; of a boosted one it is refused', async () => {
+    const quad = { machine: shippedMachine('pellick-gorse-430'), kit: shippedKit('quernby-p1') }
+    for (const [dossiers, says] of [
+      [quad, /corrected by 1\.0\d\d/],
+      [truck, /boosted/i],
+    ] as const) {
+      const { sheet } = await card(dossiers, 'prove', 'Pulls and claim')
+      type(sheet.getByLabelText(/^Its lines/), bench(20))
+      type(sheet.getByLabelText('Air pressure, kPa'), '99')
+      type(sheet.getByLabelText('Outside, °C'), '30')
+      fireEvent.change(sheet.getByLabelText(/^Corrected for weather/), { target: { value: 'sae-j1349' } })
+      await within(sheet.getByRole('list', { name: 'This pull' })).findByText(says)
+      cleanup()
+    }
   })
 
   test('what holds it back is found by coasting down there and back', async () => {

@@ -1,8 +1,10 @@
 import {
+  corrections,
   findPulls,
   isBoosted,
   readPullCsv,
   workOutPull,
+  type Correction,
   type PullAsked,
   type PullColumn,
   type PullConditions,
@@ -32,6 +34,7 @@ const drivenIn = [
   ['exhaustC', 'Exhaust before it, °C', '°C'],
   ['outsideC', 'Outside, °C', '°C'],
   ['pressureKPa', 'Air pressure, kPa', 'kPa'],
+  ['humidityPct', 'Humidity, %', '%'],
   ['windKmh', 'Wind, km/h', 'km/h'],
   ['tyreHeightM', 'Tyre height, m', 'm'],
 ] as const
@@ -69,6 +72,7 @@ export function NewPull() {
   const [warmUp, setWarmUp] = useState(false)
   const [elsewhere, setElsewhere] = useState(false)
   const [direction, setDirection] = useState<PullConditions['direction'] | ''>('')
+  const [correction, setCorrection] = useState<Correction>('none')
   const [locked, setLocked] = useState<'' | 'yes' | 'no'>('')
   const { typed: kept, put, clear } = useKeptFields(`job/${job.id}/pull-road`)
   // What the last pull was driven in holds for the next until it is typed anew.
@@ -80,11 +84,17 @@ export function NewPull() {
   const massKg = figure('massKg', 'kg') ?? state.coasted?.massKg
   const dragAreaM2 = figure('dragAreaM2', 'm²') ?? state.coasted?.dragAreaM2
   const rolling = figure('rolling', '') ?? state.coasted?.rolling
+  const [pressureKPa, tempC] = [figure('pressureKPa', 'kPa'), figure('outsideC', '°C')]
+  const boosted = isBoosted(dossiers.machine)
   const asked: PullAsked | null = inHand
     ? {
         rows: inHand.rows,
         fuel: /diesel/i.test(dossiers.machine.engine.fuel) ? 'diesel' : 'petrol',
-        aspiration: isBoosted(dossiers.machine) ? 'boosted' : 'natural',
+        aspiration: boosted ? 'boosted' : 'natural',
+        ...(pressureKPa === null || tempC === null
+          ? {}
+          : { air: { pressureKPa, tempC, humidityPct: figure('humidityPct', '%') ?? usualHumidityPct } }),
+        ...(correction === 'none' ? {} : { correction }),
         ...(massKg === undefined || dragAreaM2 === undefined || rolling === undefined
           ? {}
           : { road: { massKg, dragAreaM2, rolling, slope: (figure('slope', '%') ?? 0) / 100 } }),
@@ -213,6 +223,22 @@ export function NewPull() {
             </select>
           </label>
           <label className="flex flex-col gap-1">
+            Corrected for weather
+            <select
+              value={correction}
+              onChange={({ target }) => setCorrection(corrections.find((one) => one === target.value) ?? 'none')}
+            >
+              {corrections.map((one) => (
+                <option key={one} value={one}>
+                  {correctionWords[one]}
+                </option>
+              ))}
+            </select>
+            {boosted && (
+              <span className="text-small text-quiet">None is for a boosted engine: it stays as measured.</span>
+            )}
+          </label>
+          <label className="flex flex-col gap-1">
             Converter locked
             <select
               value={locked}
@@ -240,7 +266,7 @@ export function NewPull() {
         {worked?.ok && (
           <VerdictLine
             ok={worked.value.warnings.length === 0}
-            says={`${worked.value.peakPower.kw.toFixed(1)} kW at ${Math.round(worked.value.peakPower.rpm)} 1/min, ${Math.round(worked.value.peakTorque.nm)} N·m at ${Math.round(worked.value.peakTorque.rpm)}.`}
+            says={`${worked.value.peakPower.kw.toFixed(1)} kW at ${Math.round(worked.value.peakPower.rpm)} 1/min, ${Math.round(worked.value.peakTorque.nm)} N·m at ${Math.round(worked.value.peakTorque.rpm)}${worked.value.factor === 1 ? '' : `, corrected by ${worked.value.factor.toFixed(3)}`}.`}
             {...(worked.value.warnings.length > 0 ? { change: worked.value.warnings.join(' ') } : {})}
           />
         )}
@@ -343,6 +369,15 @@ function asTyped(last: PullConditions | undefined): Record<string, string> {
     ...(slope === undefined ? {} : { slope: String(Math.round(slope * 1e4) / 100) }),
     ...(gear === undefined ? {} : { gear }),
   }
+}
+
+/** Where nobody read it; it moves a factor by a tenth of a per cent. */
+const usualHumidityPct = 50
+
+const correctionWords: Record<Correction, string> = {
+  none: 'not corrected',
+  'sae-j1349': 'SAE J1349 (2004)',
+  'din-70020': 'DIN 70020 (1976)',
 }
 
 const directionOf = (value: string): 'there' | 'back' | '' => (value === 'there' || value === 'back' ? value : '')
