@@ -27,7 +27,7 @@ test('a tow truck’s proof: three numbers, two curves, plain words; the paper a
   expect((await fetch(`${app.url}/api/jobs/demo-hut-7/proof.csv`)).status).toBe(422)
 })
 
-test('pulls the wrong way: a unit mixed up, a falling engine, a gear changed; and a claim nobody can make', async ({
+test('pulls the wrong way: a unit mixed up, a falling engine, no engine speed; horsepower is read as what it is', async ({
   page,
   copy,
 }) => {
