@@ -1,39 +1,34 @@
 /** Monitors of an engine's own tests, with the drive that sets each. General practice; the maker's data come first. */
 export const monitorDrives = {
-  misfire: { name: 'Misfire', minutes: 5, kmh: null, drive: 'five minutes at idle and light throttle, warm' },
-  'fuel system': { name: 'Fuel system', minutes: 10, kmh: null, drive: 'ten minutes warm, closed loop' },
-  components: { name: 'Components', minutes: 5, kmh: null, drive: 'key on, start, five minutes' },
-  catalyst: { name: 'Catalyst', minutes: 15, kmh: 80, drive: 'fifteen minutes at a steady 70 to 90 km/h' },
-  'oxygen sensor': { name: 'Oxygen sensor', minutes: 10, kmh: 60, drive: 'ten minutes at 50 to 70 km/h, with overrun' },
+  misfire: { name: 'Misfire', minutes: 5, drive: 'five minutes at idle and light throttle, warm' },
+  'fuel system': { name: 'Fuel system', minutes: 10, drive: 'ten minutes warm, closed loop' },
+  components: { name: 'Components', minutes: 5, drive: 'key on, start, five minutes' },
+  catalyst: { name: 'Catalyst', minutes: 15, drive: 'fifteen minutes at a steady 70 to 90 km/h' },
+  'oxygen sensor': { name: 'Oxygen sensor', minutes: 10, drive: 'ten minutes at 50 to 70 km/h, with overrun' },
   'oxygen sensor heater': {
     name: 'Oxygen sensor heater',
     minutes: 3,
-    kmh: null,
     drive: 'a cold start and three minutes of idle',
   },
   evaporation: {
     name: 'Tank breathing',
     minutes: 20,
-    kmh: 80,
     drive: 'a cold start after eight hours, tank between a quarter and three quarters, twenty minutes',
   },
   'exhaust recirculation': {
     name: 'Exhaust recirculation',
     minutes: 10,
-    kmh: 70,
     drive: 'ten minutes at 60 to 80 km/h with overrun',
   },
-  boost: { name: 'Boost', minutes: 5, kmh: 60, drive: 'three full pulls in a middle gear, warm' },
+  boost: { name: 'Boost', minutes: 5, drive: 'three full pulls in a middle gear, warm' },
   'particulate filter': {
     name: 'Particulate filter',
     minutes: 30,
-    kmh: 80,
     drive: 'half an hour at 80 km/h, no regeneration running',
   },
   'nitrogen catalyst': {
     name: 'Nitrogen catalyst',
     minutes: 30,
-    kmh: 70,
     drive: 'half an hour of load, additive in its tank',
   },
 } as const

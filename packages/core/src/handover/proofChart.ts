@@ -1,4 +1,4 @@
-import type { Comparison } from '../proving/index.ts'
+import { alongAxis, type Comparison } from '../proving/index.ts'
 import { escapedXml } from '../shared/index.ts'
 
 const [wide, high] = [520, 260]
@@ -16,7 +16,7 @@ export function axisMarks(from: number, to: number, marks: number): number[] {
 
 /** Power on stock (thin, grey) and with the kit (thick), with the band of what runs differ by, as SVG for paper. */
 export function proofChart({ curve, axis }: Pick<Comparison, 'curve' | 'axis'>): string {
-  const along = ({ rpm, speedKmh }: Comparison['curve'][number]) => (axis === 'rpm' ? rpm : (speedKmh ?? 0))
+  const along = (point: Comparison['curve'][number]) => alongAxis(axis, point)
   const xs = curve.map(along)
   const bands = curve.flatMap(({ beforeKw, afterKw, seKw }) => [beforeKw, afterKw, afterKw + 2 * (seKw ?? 0)])
   const [x0, x1, y1] = [Math.min(...xs), Math.max(...xs), Math.max(1, ...bands) * 1.05]

@@ -1,7 +1,15 @@
 import { membersOf } from '../dossiers/index.ts'
 import type { JobDossiers, JobState } from '../jobs/index.ts'
 import { laddersByUse, levelName, usualLimits } from '../levels/index.ts'
-import { jobProof, type Certainty, type Claim, type Comparison } from '../proving/index.ts'
+import {
+  gainFigures,
+  jobProof,
+  powerGained,
+  signed,
+  type Certainty,
+  type Claim,
+  type Comparison,
+} from '../proving/index.ts'
 
 /** One of the three numbers of the page. */
 export interface ProofNumber {
@@ -33,8 +41,6 @@ export interface ProofPage {
   levels: string[]
 }
 
-const signed = (value: number, digits: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`
-
 /** The page of proof for the owner; it says so where nothing can be shown. */
 export function proofPage(dossiers: JobDossiers, { title }: { title: string }, state: JobState): ProofPage {
   const { machine, kit } = dossiers
@@ -61,17 +67,10 @@ export function proofPage(dossiers: JobDossiers, { title }: { title: string }, s
   }
 }
 
-function numbersOf(
-  { gainPowerKw, spreadPowerKw, gainTorqueNm, claim: verdict, shown, axis }: Comparison,
-  claim: Claim | null,
-  certainty: Certainty,
-): ProofNumber[] {
-  const power =
-    spreadPowerKw === null
-      ? `${signed(gainPowerKw, 1)} kW`
-      : `${signed(gainPowerKw, 1)} ± ${spreadPowerKw.toFixed(1)} kW`
+function numbersOf(comparison: Comparison, claim: Claim | null, certainty: Certainty): ProofNumber[] {
+  const { gainTorqueNm, claim: verdict, shown, axis } = comparison
   return [
-    { name: shown ? 'Power gained, shown' : 'Power gained, not shown', value: power, certainty },
+    { name: shown ? 'Power gained, shown' : 'Power gained, not shown', value: powerGained(comparison), certainty },
     axis === 'speed'
       ? { name: 'Torque', value: 'wheel power only', certainty }
       : { name: 'Torque gained', value: `${signed(gainTorqueNm, 0)} N·m`, certainty },
@@ -81,8 +80,7 @@ function numbersOf(
   ]
 }
 
-const claimedOf = ({ powerKw, torqueNm, at }: Claim) =>
-  `${[powerKw === undefined ? '' : `${powerKw} kW`, torqueNm === undefined ? '' : `${torqueNm} N·m`].filter(Boolean).join(' and ')} at the ${at ?? 'wheel'}`
+const claimedOf = (claim: Claim) => `${gainFigures(claim).join(' and ')} at the ${claim.at ?? 'wheel'}`
 
 function wordsOf(comparison: Comparison | null, problem: string | null, claim: Claim | null): string[] {
   if (problem !== null) return [problem]

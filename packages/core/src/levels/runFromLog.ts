@@ -1,16 +1,9 @@
-import { failure, readColumns, success, type ColumnRole, type Outcome } from '../shared/index.ts'
+import { failure, readColumns, success, timeColumn, type ColumnRole, type Outcome } from '../shared/index.ts'
 import type { LevelLimit } from './ladder.ts'
 
 type Quantity = 't' | 'exhaust' | 'coolant' | 'rail' | 'boost'
 const roles: readonly ColumnRole<Quantity>[] = [
-  {
-    role: 't',
-    named: /^(time|t|zeit|temps|tiempo|seconds|elapsed|timestamp)\b/,
-    units: [
-      [/^m(illi)?s(ec)?(onds)?$/, 0.001],
-      [/^min(utes)?$/, 60],
-    ],
-  },
+  timeColumn,
   { role: 'exhaust', named: /\b(egt|exhaust|abgas|tit|pre ?turbo)/, units: [[/^°?f$/, 5 / 9, -160 / 9]] },
   { role: 'coolant', named: /\b(coolant|ect|water temp|kühl)/, units: [[/^°?f$/, 5 / 9, -160 / 9]] },
   {

@@ -7,6 +7,11 @@ export interface Air {
   humidityPct: number
 }
 
+/** m/s² */
+export const gravity = 9.80665
+/** Standard air, kg/m³, where nobody said what it was. */
+export const plainDensity = 1.225
+
 export const corrections = ['none', 'sae-j1349', 'din-70020'] as const
 export type Correction = (typeof corrections)[number]
 

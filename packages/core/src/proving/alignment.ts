@@ -23,7 +23,9 @@ export function heldGear({ points }: Pick<Pull, 'points'>): { rpmPerKmh: number 
   return at(0.95) / at(0.05) - 1 > oneGear ? 'belt' : { rpmPerKmh: at(0.5) }
 }
 
-const along = (axis: PullAxis, { rpm, speedKmh }: PullPoint) => (axis === 'rpm' ? rpm : (speedKmh ?? 0))
+/** Where a point stands along an axis. */
+export const alongAxis = (axis: PullAxis, { rpm, speedKmh }: Pick<PullPoint, 'rpm' | 'speedKmh'>): number =>
+  axis === 'rpm' ? rpm : (speedKmh ?? 0)
 
 /**
  * By engine speed, or by road speed where a belt or an open converter was between: there the engine keeps its speed.
@@ -37,7 +39,7 @@ export function alignPulls(pulls: readonly Pull[]): Outcome<Alignment> {
     return no(
       'A belt or a converter was between in one of them, and another has no road speed: they cannot be laid over each other.',
     )
-  const ends = pulls.map(({ points }) => points.map((point) => along(axis, point)))
+  const ends = pulls.map(({ points }) => points.map((point) => alongAxis(axis, point)))
   const low = Math.max(...ends.map((list) => Math.min(...list)))
   const high = Math.min(...ends.map((list) => Math.max(...list)))
   if (!(high > low))
@@ -50,6 +52,20 @@ export function alignPulls(pulls: readonly Pull[]): Outcome<Alignment> {
   })
 }
 
+/** A figure between points that stand in order along something; beyond them that of the nearest two. */
+export function betweenPoints<Point>(
+  points: readonly Point[],
+  along: (point: Point) => number,
+  x: number,
+  of: (point: Point) => number,
+): number {
+  const at = points.findIndex((point) => along(point) >= x)
+  const [low, high] = [points[Math.max(0, at - 1)], points[at < 0 ? points.length - 1 : at]]
+  if (!low || !high) return 0
+  const wide = along(high) - along(low)
+  return wide <= 0 ? of(high) : of(low) + ((x - along(low)) / wide) * (of(high) - of(low))
+}
+
 /** A figure of a pull there, between its points. */
 export function pullAt(
   { points }: Pull,
@@ -57,10 +73,10 @@ export function pullAt(
   x: number,
   field: 'powerKw' | 'torqueNm' | 'rpm' | 'speedKmh',
 ): number {
-  const at = points.findIndex((point) => along(axis, point) >= x)
-  const [low, high] = [points[Math.max(0, at - 1)], points[at < 0 ? points.length - 1 : at]]
-  if (!low || !high) return 0
-  const wide = along(axis, high) - along(axis, low)
-  const [from, to] = [low[field] ?? 0, high[field] ?? 0]
-  return wide <= 0 ? to : from + ((x - along(axis, low)) / wide) * (to - from)
+  return betweenPoints(
+    points,
+    (point) => alongAxis(axis, point),
+    x,
+    (point) => point[field] ?? 0,
+  )
 }

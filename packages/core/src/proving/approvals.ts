@@ -2,6 +2,7 @@ import { membersOf, type Kit, type KitMember, type Machine } from '../dossiers/i
 import { collectFindings, defineRules, note, said, type FactsOf } from '../findings/index.ts'
 import type { DossierPair } from '../dossiers/index.ts'
 import type { Finding, FindingPlace } from '../wiring/index.ts'
+import type { Claim } from './compare.ts'
 import type { ProvingState } from './state.ts'
 
 /** What is to be known of proof and of the law. */
@@ -43,11 +44,22 @@ export function claimOf({ machine }: { machine: Pick<Machine, 'id'> }, { claims 
   return claims.find((claim) => claim.machine === machine.id) ?? claims.find((claim) => claim.machine === undefined)
 }
 
+/** What of a gain is said in figures, each with its unit. */
+export const gainFigures = ({ powerKw, torqueNm }: Claim): string[] => [
+  ...(powerKw === undefined ? [] : [`${powerKw} kW`]),
+  ...(torqueNm === undefined ? [] : [`${torqueNm} N·m`]),
+]
+
 /** A claim in words. */
 export function claimWords({ powerKw, torqueNm, at, kind }: NonNullable<ReturnType<typeof claimOf>>): string {
-  const gains = [powerKw === undefined ? '' : `${powerKw} kW`, torqueNm === undefined ? '' : `${torqueNm} N·m`]
-  return `${gains.filter(Boolean).join(' and ')} at the ${at}${kind === 'largest-gain' ? ', where it gains most' : ''}`
+  return `${gainFigures({ powerKw, torqueNm }).join(' and ')} at the ${at}${kind === 'largest-gain' ? ', where it gains most' : ''}`
 }
+
+/** What was found out about an approval, in words. */
+export const approvalWords = (asked: { market: string; number: string | null; with: string }): string =>
+  asked.number === null
+    ? `No approval in ${asked.market}: closed course only, told to ${asked.with}`
+    : `Approved in ${asked.market}: ${asked.number}`
 
 /** Claims that nothing stands against yet, and kits for a closed course. @param begun the engine has run with it */
 export function provingFindings(

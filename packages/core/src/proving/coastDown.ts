@@ -1,5 +1,5 @@
 import { failure, success, type Outcome } from '../shared/index.ts'
-import { airDensity, type Air } from './air.ts'
+import { airDensity, gravity, plainDensity, type Air } from './air.ts'
 
 /** One run of coasting down: out of gear, from fast to slow. */
 export interface CoastRun {
@@ -24,8 +24,6 @@ export interface CoastDown {
   warnings: string[]
 }
 
-const gravity = 9.80665
-const plainDensity = 1.225
 const wheelsOnly = 1.03
 const fewestRows = 20
 /** So much of the first speed has to be lost, or drag and rolling cannot be told from each other. */

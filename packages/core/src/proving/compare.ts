@@ -1,5 +1,5 @@
 import { failure, success, type Outcome } from '../shared/index.ts'
-import { alignPulls, pullAt, type PullAxis } from './alignment.ts'
+import { alignPulls, alongAxis, pullAt, type PullAxis } from './alignment.ts'
 import type { Pull } from './model.ts'
 
 export interface Claim {
@@ -136,7 +136,10 @@ function rangesOf(
   at: readonly Grouped[],
   axis: PullAxis,
 ): Pick<Comparison, 'meanGainKw' | 'gained' | 'lost'> {
-  const x = (i: number) => (axis === 'rpm' ? curve[i]?.rpm : curve[i]?.speedKmh) ?? 0
+  const x = (i: number) => {
+    const point = curve[i]
+    return point ? alongAxis(axis, point) : 0
+  }
   const runs = (is: (one: Grouped) => boolean): GainRange[] => {
     const found: GainRange[] = []
     let open: number[] = []

@@ -2,7 +2,7 @@ import type { DossierPair, Station } from '../dossiers/index.ts'
 import { defineEntry, doneBy } from '../journal/index.ts'
 import { meant, noSuch } from '../setup/index.ts'
 import { heldGear } from './alignment.ts'
-import { wantsApproval } from './approvals.ts'
+import { approvalWords, gainFigures, wantsApproval } from './approvals.ts'
 import type { provingForms } from './forms.ts'
 import type { ProvingState } from './state.ts'
 
@@ -58,7 +58,7 @@ export const gainClaimed = entry({
     return null
   },
   words: ({ powerKw, torqueNm, of }) =>
-    `Claimed at the ${of}: ${[powerKw === undefined ? '' : `${powerKw} kW`, torqueNm === undefined ? '' : `${torqueNm} N·m`].filter(Boolean).join(', ') || 'nothing'}`,
+    `Claimed at the ${of}: ${gainFigures({ powerKw, torqueNm }).join(', ') || 'nothing'}`,
 })
 
 /** Drag and rolling of this machine, from coasting down. */
@@ -87,10 +87,7 @@ export const approvalAsked = entry({
     return null
   },
   place: () => 'take-in',
-  words: ({ market, number, with: told }) =>
-    number === undefined
-      ? `No approval in ${market}: closed course only, told to ${told}`
-      : `Approved in ${market}: ${number}`,
+  words: ({ market, number, with: told }) => approvalWords({ market, number: number ?? null, with: told }),
 })
 
 export const provingEntries = [pullMade, gainClaimed, coastedDown, approvalAsked]

@@ -1,7 +1,9 @@
 export {
   approvalsAsked,
+  approvalWords,
   claimOf,
   claimWords,
+  gainFigures,
   provingFindings,
   provingRules,
   provingWords,
@@ -18,10 +20,19 @@ export {
   type Air,
   type Correction,
 } from './air.ts'
-export { alignPulls, heldGear, pullAt, type PullAxis } from './alignment.ts'
+export { alignPulls, alongAxis, heldGear, pullAt, type PullAxis } from './alignment.ts'
 export { workOutCoastDown, type CoastAsked, type CoastDown, type CoastRun } from './coastDown.ts'
 export { comparePulls, studentT, type Claim, type ComparedPoint, type Comparison, type GainRange } from './compare.ts'
-export { certainties, gainWords, isBoosted, jobProof, type Certainty, type JobProof } from './jobProof.ts'
+export {
+  certainties,
+  gainWords,
+  isBoosted,
+  jobProof,
+  powerGained,
+  signed,
+  type Certainty,
+  type JobProof,
+} from './jobProof.ts'
 export { judgePulls, type JudgedPulls } from './conditions.ts'
 export { shiftPoints, type ShiftPoint } from './shiftPoints.ts'
 export { findPulls, type FoundPull } from './findPulls.ts'

@@ -44,13 +44,20 @@ export function jobProof(dossiers: DossierPair, state: Pick<ProvingState, 'pulls
   }
 }
 
+/** A figure with its sign, plus as well. */
+export const signed = (value: number, digits: number): string =>
+  `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`
+
+/** The power gained with half of its interval, where there is one. */
+export function powerGained({ gainPowerKw, spreadPowerKw }: Pick<Comparison, 'gainPowerKw' | 'spreadPowerKw'>): string {
+  return `${signed(gainPowerKw, 1)}${spreadPowerKw === null ? '' : ` ± ${spreadPowerKw.toFixed(1)}`} kW`
+}
+
 /** The gain of a job in a few words; null where nothing was laid over each other. */
 export function gainWords(dossiers: DossierPair, state: Pick<ProvingState, 'pulls' | 'claimed'>): string | null {
   const { compared } = jobProof(dossiers, state)
   if (!compared?.ok) return null
-  const { gainPowerKw, spreadPowerKw, shown } = compared.value
-  const spread = spreadPowerKw === null ? '' : ` ± ${spreadPowerKw.toFixed(1)}`
-  return `${gainPowerKw < 0 ? '−' : '+'}${Math.abs(gainPowerKw).toFixed(1)}${spread} kW${shown ? '' : ', not shown'}`
+  return `${powerGained(compared.value)}${compared.value.shown ? '' : ', not shown'}`
 }
 
 const claimFields = ({ powerKw, torqueNm, at, kind, lossPct }: Claim): Claim => ({

@@ -1,14 +1,11 @@
 import { roadSpeed } from '../setup/index.ts'
 import { failure, success, type Outcome } from '../shared/index.ts'
-import { airDensity, factorOf } from './air.ts'
+import { airDensity, factorOf, gravity, plainDensity } from './air.ts'
 import { heldGear } from './alignment.ts'
 import { torqueOf, powerOf, type Pull, type PullAsked, type PullPoint, type PullRow, type Road } from './model.ts'
 import { onePull } from './onePull.ts'
 import { smoothCurve } from './smoothCurve.ts'
 
-const gravity = 9.80665
-/** Standard air, kg/m³, where nobody said what it was. */
-const plainDensity = 1.225
 /** Of a road pull: lines, and seconds. */
 const fewestRows = 8
 const leastSeconds = 1.5

@@ -1,15 +1,8 @@
-import { readColumns, success, type ColumnRole, type Outcome } from '../shared/index.ts'
+import { readColumns, success, timeColumn, type ColumnRole, type Outcome } from '../shared/index.ts'
 import type { PullRow } from './model.ts'
 
 const roles: readonly ColumnRole<keyof PullRow>[] = [
-  {
-    role: 't',
-    named: /^(time|t|zeit|temps|tiempo|seconds|elapsed|timestamp)\b/,
-    units: [
-      [/^m(illi)?s(ec)?(onds)?$/, 0.001],
-      [/^min(utes)?$/, 60],
-    ],
-  },
+  timeColumn,
   {
     role: 'torqueNm',
     named: /\b(torque|drehmoment|couple|par|coppia|moment)\b/,

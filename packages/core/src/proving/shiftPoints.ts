@@ -1,4 +1,5 @@
 import { failure, success, type Outcome } from '../shared/index.ts'
+import { betweenPoints } from './alignment.ts'
 import { torqueOf, type PullPoint } from './model.ts'
 
 export interface ShiftPoint {
@@ -30,7 +31,14 @@ export function shiftPoints(
   const sorted = [...points].sort((a, b) => a.rpm - b.rpm)
   const [low, high] = [sorted[0]?.rpm ?? 0, Math.min(limiterRpm, sorted.at(-1)?.rpm ?? 0)]
   if (!(high > low)) return failure({ code: 'no-pull', path: 'points', message: 'No curve to change gears by.' })
-  const torque = (rpm: number) => torqueOf(powerAt(sorted, rpm), rpm)
+  const powerAt = (at: number) =>
+    betweenPoints(
+      sorted,
+      ({ rpm }) => rpm,
+      at,
+      ({ powerKw }) => powerKw,
+    )
+  const torque = (rpm: number) => torqueOf(powerAt(rpm), rpm)
   const step = (high - low) / 400
   return success(
     ratios.slice(0, -1).map((ratio, i) => {
@@ -43,12 +51,4 @@ export function shiftPoints(
       return { from: i + 1, rpm: high, thenRpm: (high * next) / ratio, atLimiter: true }
     }),
   )
-}
-
-function powerAt(sorted: readonly Pick<PullPoint, 'rpm' | 'powerKw'>[], rpm: number): number {
-  const at = sorted.findIndex((point) => point.rpm >= rpm)
-  const [low, high] = [sorted[Math.max(0, at - 1)], sorted[at < 0 ? sorted.length - 1 : at]]
-  if (!low || !high) return 0
-  const wide = high.rpm - low.rpm
-  return wide <= 0 ? high.powerKw : low.powerKw + ((rpm - low.rpm) / wide) * (high.powerKw - low.powerKw)
 }

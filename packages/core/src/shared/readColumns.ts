@@ -11,6 +11,16 @@ export interface ColumnRole<Role extends string> {
   units: readonly UnitFactor[]
 }
 
+/** The time of a line, s; the same in every log. */
+export const timeColumn: ColumnRole<'t'> = {
+  role: 't',
+  named: /^(time|t|zeit|temps|tiempo|seconds|elapsed|timestamp)\b/,
+  units: [
+    [/^m(illi)?s(ec)?(onds)?$/, 0.001],
+    [/^min(utes)?$/, 60],
+  ],
+}
+
 /** Longer than any log that is pasted, bytes of text. */
 const longestText = 4_000_000
 

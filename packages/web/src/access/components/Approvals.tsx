@@ -1,5 +1,5 @@
 import { kitNamed, type KitMember } from '@tidy-badger/core/dossiers'
-import { approvalsAsked } from '@tidy-badger/core/proving'
+import { approvalsAsked, approvalWords } from '@tidy-badger/core/proving'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
 import { TextField } from '../../ui/form/Fields.tsx'
@@ -31,11 +31,7 @@ function Approval({ member }: { member: KitMember }) {
     <section aria-label={`Approval of the ${name}`}>
       <h3 className="mb-2 text-title font-bold">Is the {name} approved for this machine?</h3>
       {asked ? (
-        <p className="font-semibold">
-          {asked.number === null
-            ? `No approval in ${asked.market}: closed course only, told to ${asked.with}.`
-            : `Approved in ${asked.market}: ${asked.number}.`}
-        </p>
+        <p className="font-semibold">{approvalWords(asked)}.</p>
       ) : (
         <form className="flex flex-wrap items-end gap-2" onSubmit={fields.submit}>
           <TextField of={fields} name="market" label="Country or market" maxLength={80} className="min-w-40 flex-1" />

@@ -14,14 +14,6 @@ import { Button } from '../../ui/Button.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { VerdictLine } from '../../ui/Verdict.tsx'
 
-/** What is chosen rather than typed. */
-const choices: Partial<Record<keyof RegenerationReadings, readonly string[]>> = {
-  ground: ['bare', 'stubble', 'grass'],
-  ...Object.fromEntries(
-    (['neutral', 'oilOverMark', 'outdoors', 'blownClean', 'stays'] as const).map((field) => [field, ['yes', 'no']]),
-  ),
-}
-
 const figureUnits = {
   coolantC: '°C',
   fuelPct: '%',
@@ -31,10 +23,17 @@ const figureUnits = {
   clearM: 'm',
 } as const
 const looks = ['neutral', 'oilOverMark', 'outdoors', 'blownClean', 'stays'] as const
+const grounds = ['bare', 'stubble', 'grass'] as const
+
+/** What is chosen rather than typed. */
+const choices: Partial<Record<keyof RegenerationReadings, readonly string[]>> = {
+  ground: grounds,
+  ...Object.fromEntries(looks.map((field) => [field, ['yes', 'no']])),
+}
 
 /** Readings as they were typed and chosen. */
 function readingsOf(typed: Readonly<Record<string, string>>): RegenerationReadings {
-  const ground = (['bare', 'stubble', 'grass'] as const).find((one) => one === typed.ground)
+  const ground = grounds.find((one) => one === typed.ground)
   return {
     ...Object.fromEntries(
       Object.entries(figureUnits).flatMap(([field, unit]) => {

@@ -1,5 +1,5 @@
 import { proofPage } from '@tidy-badger/core/handover'
-import { jobProof, shiftPoints } from '@tidy-badger/core/proving'
+import { shiftPoints, type Comparison, type JobProof } from '@tidy-badger/core/proving'
 import { readFigure } from '@tidy-badger/core/shared'
 import { Suspense, useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
@@ -11,7 +11,7 @@ import { NumberField } from '../../ui/NumberField.tsx'
 const PullChart = later(async () => (await import('./PullChart.tsx')).default)
 
 /** What the pulls show: three numbers, two curves, plain words, and the claim. The paper says the same. */
-export function Compared() {
+export function Compared({ claim }: Pick<JobProof, 'claim'>) {
   const { dossiers, job, state } = useJob()
   const { numbers, words, notes, comparison } = proofPage(dossiers, job, state)
   return (
@@ -42,8 +42,8 @@ export function Compared() {
           ))}
         </ul>
       )}
-      <ClaimForm />
-      <ShiftPoints />
+      <ClaimForm claim={claim} />
+      {comparison?.axis === 'rpm' && <ShiftPoints curve={comparison.curve} />}
     </section>
   )
 }
@@ -52,14 +52,13 @@ const kinds = { peak: 'at the peak', 'largest-gain': 'where it gains most' } as 
 type ClaimKind = keyof typeof kinds
 
 /** What is claimed: the kit's own words until somebody types another. */
-function ClaimForm() {
-  const { dossiers, state, write } = useJob()
+function ClaimForm({ claim }: Pick<JobProof, 'claim'>) {
+  const { write } = useJob()
   const [power, setPower] = useState('')
   const [torque, setTorque] = useState('')
   const [at, setAt] = useState<'wheel' | 'engine'>('wheel')
   const [kind, setKind] = useState<ClaimKind>('peak')
   const [powerKw, torqueNm] = [readFigure(power, 'kW'), readFigure(torque, 'N·m')]
-  const { claim } = jobProof(dossiers, state)
   const send = async () => {
     const sent = await write({
       ...{ kind: 'gain-claimed', of: at, as: kind },
@@ -118,14 +117,12 @@ function ClaimForm() {
 }
 
 /** Where to change up by the curve with the kit. */
-function ShiftPoints() {
-  const { dossiers, job, state } = useJob()
+function ShiftPoints({ curve }: Pick<Comparison, 'curve'>) {
+  const { dossiers } = useJob()
   const [text, setText] = useState('')
-  const { comparison } = proofPage(dossiers, job, state)
-  if (!comparison || comparison.axis === 'speed') return null
   const ratios = text.split(/[\s;/]+/).flatMap((one) => readFigure(one, '') ?? [])
-  const curve = comparison.curve.map(({ rpm, afterKw }) => ({ rpm, powerKw: afterKw }))
-  const shifts = ratios.length > 1 ? shiftPoints(curve, ratios, dossiers.machine.engine.limiterRpm) : null
+  const points = curve.map(({ rpm, afterKw }) => ({ rpm, powerKw: afterKw }))
+  const shifts = ratios.length > 1 ? shiftPoints(points, ratios, dossiers.machine.engine.limiterRpm) : null
   return (
     <details>
       <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">

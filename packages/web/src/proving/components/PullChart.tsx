@@ -1,5 +1,5 @@
 import { axisMarks } from '@tidy-badger/core/handover'
-import type { Comparison } from '@tidy-badger/core/proving'
+import { alongAxis, type Comparison } from '@tidy-badger/core/proving'
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
 
 const axisLook = { tick: { fill: 'var(--quiet)', fontSize: 14 }, stroke: 'var(--line)' }
@@ -7,7 +7,7 @@ const axisLook = { tick: { fill: 'var(--quiet)', fontSize: 14 }, stroke: 'var(--
 /** Power over engine speed, or road speed, before and after, with the band of what runs differ by. */
 export default function PullChart({ curve, axis }: Pick<Comparison, 'curve' | 'axis'>) {
   const unit = axis === 'rpm' ? '1/min' : 'km/h'
-  const along = curve.map(({ rpm, speedKmh }) => (axis === 'rpm' ? rpm : (speedKmh ?? 0)))
+  const along = curve.map((point) => alongAxis(axis, point))
   const data = curve.map((point) => ({
     ...point,
     band: point.seKw === null ? null : [point.afterKw - 2 * point.seKw, point.afterKw + 2 * point.seKw],

@@ -15,7 +15,7 @@ export function PullsCard() {
   return (
     <div className="flex flex-col gap-5">
       {compared ? (
-        <Compared />
+        <Compared claim={proof.claim} />
       ) : (
         <p className="text-lead font-semibold">
           {judged.before.length === 0
