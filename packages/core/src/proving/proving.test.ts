@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { simulatePull } from '../engine-sim/index.ts'
 import { columnHeads, seededRandom } from '../shared/index.ts'
 import {
   airDensity,
@@ -7,6 +8,7 @@ import {
   pressureAt,
   readPullCsv,
   studentT,
+  powerOf,
   torqueOf,
   workOutPull,
   type Claim,
@@ -75,6 +77,7 @@ describe('a road pull of a known vehicle', () => {
   test('over 240 of 5 s and more: power, peak and bands', () => {
     const rms: number[] = []
     const peaks: number[] = []
+    const inside: number[] = []
     let [covered, all] = [0, 0]
     for (let seed = 1; rms.length < 240; seed++) {
       const vehicle = anyVehicle(seed)
@@ -82,27 +85,53 @@ describe('a road pull of a known vehicle', () => {
       const rows = drive(vehicle, 1000 + seed, { slope })
       const seconds = rows.at(-1)?.t ?? 0
       if (seconds < 5 || seconds > 40) continue
-      const { points, peakPower } = work({ rows, road: { ...vehicle.road, slope } })
+      const { points, peakPower, warnings } = work({ rows, road: { ...vehicle.road, slope } })
       const errors = points.map(({ rpm, powerKw, sePowerKw }) => {
         const truth = truePower(vehicle, rpm)
         all++
         if (Math.abs(powerKw - truth) <= 1.96 * (sePowerKw ?? 0)) covered++
         return powerKw / truth - 1
       })
-      let top = 0
-      for (let rpm = vehicle.from; rpm <= vehicle.to; rpm += 10) top = Math.max(top, truePower(vehicle, rpm))
+      let [top, at] = [0, vehicle.from]
+      for (let rpm = vehicle.from; rpm <= vehicle.to; rpm += 10)
+        if (truePower(vehicle, rpm) > top) [top, at] = [truePower(vehicle, rpm), rpm]
       rms.push(Math.sqrt(errors.reduce((sum, one) => sum + one * one, 0) / errors.length))
-      peaks.push(Math.abs(peakPower.kw / top - 1))
+      const off = Math.abs(peakPower.kw / top - 1)
+      peaks.push(off)
+      if (at < vehicle.to - 0.1 * (vehicle.to - vehicle.from)) inside.push(off)
+      // A peak that is missed lies at the end of the pull, and that is said.
+      else if (off > 0.015 && peakPower.kw < top) expect(warnings.join()).toMatch(/Power still rose/)
     }
     rms.sort((a, b) => a - b)
     peaks.sort((a, b) => a - b)
     expect(rms.at(-1)).toBeLessThan(0.02)
-    expect(rms[120]).toBeLessThan(0.005)
+    expect(rms[120]).toBeLessThan(0.004)
+    expect(inside.length).toBeGreaterThan(100)
+    expect(Math.max(...inside)).toBeLessThan(0.012)
     // Nine in ten peaks within 1 %, nineteen in twenty within 1.6 %.
     expect(peaks[216]).toBeLessThan(0.01)
     expect(peaks[228]).toBeLessThan(0.016)
     expect(covered / all).toBeGreaterThan(0.9)
     expect(covered / all).toBeLessThan(0.99)
+  })
+  test('boost that comes in within a few hundred turns is not smoothed away', () => {
+    let [covered, all] = [0, 0]
+    for (let seed = 1; seed <= 40; seed++) {
+      const { from, to, torqueNm, road: of } = anyVehicle(seed)
+      const comes = (rpm: number) => 0.55 + 0.45 / (1 + Math.exp(-(rpm - from - 0.25 * (to - from)) / 150))
+      const known = (rpm: number) => powerOf(torqueNm * comes(rpm), rpm)
+      const rows = simulatePull({ ...of, fromRpm: from, toRpm: to, powerKw: known }, seed)
+      if ((rows.at(-1)?.t ?? 0) < 5) continue
+      const { points } = work({ rows, road: { ...of, slope: 0 } })
+      const misses = points.map(({ rpm, powerKw, sePowerKw }) => {
+        all++
+        if (Math.abs(powerKw - known(rpm)) <= 1.96 * (sePowerKw ?? 0)) covered++
+        return powerKw / known(rpm) - 1
+      })
+      expect(Math.sqrt(misses.reduce((sum, one) => sum + one * one, 0) / misses.length)).toBeLessThan(0.02)
+    }
+    expect(all).toBeGreaterThan(1000)
+    expect(covered / all).toBeGreaterThan(0.9)
   })
   test('without road speed gear, axle and tyre make it; mph typed as km/h is told', () => {
     const rows = drive(truck, 5)

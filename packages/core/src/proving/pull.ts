@@ -5,6 +5,7 @@ import { heldGear } from './alignment.ts'
 import { torqueOf, powerOf, type Pull, type PullAsked, type PullPoint, type PullRow, type Road } from './model.ts'
 import { onePull } from './onePull.ts'
 import { smoothCurve } from './smoothCurve.ts'
+import { speedCurve } from './speedCurve.ts'
 
 /** Of a road pull: lines, and seconds. */
 const fewestRows = 8
@@ -17,7 +18,7 @@ const usualRotating = 1.05
 
 /**
  * A pull worked out: power and torque over engine speed, at the wheels unless power was given, corrected where that is asked for and applies.
- * From a road pull: (mass · turning · acceleration + drag + rolling + slope) · speed, with the acceleration of a smooth curve and its error.
+ * From a road pull: (mass · turning · acceleration + drag + rolling + slope) · speed, with acceleration a smooth curve over speed, and its error.
  * @returns refused with the likely cause where it is no pull
  */
 export function workOutPull(asked: PullAsked): Outcome<Pull> {
@@ -54,12 +55,20 @@ export function workOutPull(asked: PullAsked): Outcome<Pull> {
     peakPower: { kw: power.powerKw, rpm: power.rpm, speedKmh: power.speedKmh },
     peakTorque: { nm: torque.torqueNm, rpm: torque.rpm },
     factor,
-    warnings: [...warnings, ...made.value.warnings],
+    warnings: [...warnings, ...made.value.warnings, ...(stillRises(points) ? [beyond] : [])],
   })
 }
 
-/** What a point has for sure: a peak is not where the noise is. */
-const least = ({ powerKw, sePowerKw }: PullPoint) => powerKw - 2 * (sePowerKw ?? 0)
+/** What a point has nearly for sure: a peak is not where the noise is. */
+const least = ({ powerKw, sePowerKw }: PullPoint) => powerKw - (sePowerKw ?? 0)
+
+const beyond = 'Power still rose where the pull ended: its peak may lie beyond.'
+
+/** Whether the last point may well be the highest. */
+function stillRises(points: readonly PullPoint[]): boolean {
+  const last = points.at(-1)
+  return last !== undefined && points.every(({ powerKw }) => powerKw <= last.powerKw + (last.sePowerKw ?? 0))
+}
 
 const noPull = (message: string, path = 'rows'): Outcome<never> => failure({ code: 'no-pull', path, message })
 
@@ -159,10 +168,8 @@ function fromRoad(rows: readonly PullRow[], road: Road, density: number | null):
   const { rows: used, ratio, warnings } = risen.value
   if (density === null) warnings.push(`The air is not written down: ${plainDensity} kg/m³ taken.`)
   const ts = used.map(({ t }) => t)
-  const curve = smoothCurve(
-    ts,
-    used.map(({ kmh }) => kmh / 3.6),
-  )
+  const vs = used.map(({ kmh }) => kmh / 3.6)
+  const byTime = smoothCurve(ts, vs)
   const turns =
     ratio === null
       ? smoothCurve(
@@ -175,17 +182,25 @@ function fromRoad(rows: readonly PullRow[], road: Road, density: number | null):
   const steep = Math.sqrt(1 + slope * slope)
   const standing = road.massKg * gravity * ((road.rolling + slope) / steep)
   const drag = 0.5 * (density ?? plainDensity) * road.dragAreaM2
-  const [from, to] = [ts[0] ?? 0, ts.at(-1) ?? 0]
   const count = Math.min(mostPoints, Math.max(40, used.length))
-  const points = Array.from({ length: count }, (_item, i): PullPoint => {
-    const t = from + ((to - from) * i) / (count - 1)
-    const { value: v, slope: a } = curve.at(t)
+  const even = (from: number, to: number) =>
+    Array.from({ length: count }, (_item, i) => from + ((to - from) * i) / (count - 1))
+  const point = (t: number, v: number, a: number, se: (force: number) => number): PullPoint => {
     const rpm = turns ? turns.at(t).value : v * 3.6 * (ratio ?? 1)
     const force = mass * a + drag * v * v + standing
-    const sePowerKw = Math.sqrt(curve.variance(t, force + 2 * drag * v * v, mass * v)) / 1000
     const powerKw = (force * v) / 1000
-    return { rpm, speedKmh: v * 3.6, powerKw, torqueNm: torqueOf(powerKw, rpm), sePowerKw }
-  })
+    return { rpm, speedKmh: v * 3.6, powerKw, torqueNm: torqueOf(powerKw, rpm), sePowerKw: se(force) / 1000 }
+  }
+  const bySpeed = speedCurve(ts, vs, byTime)
+  const points = bySpeed
+    ? even(bySpeed.from, bySpeed.to).map((v) => {
+        const { t, acceleration, se } = bySpeed.at(v)
+        return point(t, v, acceleration, () => mass * v * se)
+      })
+    : even(ts[0] ?? 0, ts.at(-1) ?? 0).map((t) => {
+        const { value: v, slope } = byTime.at(t)
+        return point(t, v, slope, (force) => Math.sqrt(byTime.variance(t, force + 2 * drag * v * v, mass * v)))
+      })
   // Of a belt the road speed is what rises.
   const order = heldGear({ points }) === 'belt' ? 'speedKmh' : 'rpm'
   return success({ points: points.sort((a, b) => (a[order] ?? 0) - (b[order] ?? 0)), warnings })
