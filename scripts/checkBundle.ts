@@ -49,7 +49,7 @@ function sent(file: string): number {
 
 let over = 0
 for (const [page, { modules, mostKb }] of Object.entries(pages)) {
-  const files = [...loaded(['index.html', ...modules])]
+  const files = [...loaded(['index.html', 'src/app/main.tsx', ...modules])]
   const kb = files.reduce((sum, file) => sum + sent(file), 0) / 1000
   if (kb > mostKb) over++
   console.log(`${page.padEnd(20)} ${kb.toFixed(1).padStart(6)} kB of ${mostKb}${kb > mostKb ? '  TOO MUCH' : ''}`)

@@ -30,6 +30,7 @@ function sourcesOf(pages: readonly string[]): Set<string> {
     manifest[name]?.imports?.forEach(walk)
   }
   walk('index.html')
+  walk('src/app/main.tsx')
   for (const name of Object.keys(manifest)) if (pages.some((page) => name.includes(page))) walk(name)
   const sources = new Set<string>()
   for (const name of seen) {

@@ -21,6 +21,22 @@ export function pageHead(): Plugin {
           attrs: { rel: 'preload', as: 'font', type: 'font/woff2', crossorigin: true, href: `/${fileName}` },
           injectTo: 'head' as const,
         }))
+        // What the start of the page asks for once it is painted is fetched with it.
+        const chunks = files.flatMap((file) => (file.type === 'chunk' ? [file] : []))
+        const main = chunks.find(({ facadeModuleId }) => facadeModuleId?.endsWith('src/app/main.tsx'))
+        if (!main) throw new Error('page: its main script was not found')
+        const wanted = new Set<string>()
+        const want = (name: string) => {
+          if (wanted.has(name)) return
+          wanted.add(name)
+          chunks.find(({ fileName }) => fileName === name)?.imports.forEach(want)
+        }
+        want(main.fileName)
+        const scripts = [...wanted].map((name) => ({
+          tag: 'link',
+          attrs: { rel: 'modulepreload', crossorigin: true, href: `/${name}` },
+          injectTo: 'head' as const,
+        }))
         const inline = html.replace(/<link rel="stylesheet"[^>]*href="\/([^"]+)"[^>]*>/g, (link, name) => {
           const sheet = bundle?.[String(name)]
           // The link stays, switched off: rooms that come later see by it that their styles are here.
@@ -31,7 +47,7 @@ export function pageHead(): Plugin {
         const themed = inline.replace('<script src="/theme.js"></script>', () => `<script>${theme}</script>`)
         if (themed === inline) throw new Error('page: the theme was not found to put into it')
         if (inline === html) throw new Error('page: no styles were found to put into it')
-        return { html: themed, tags: preloads }
+        return { html: themed, tags: [...preloads, ...scripts] }
       },
     },
   }

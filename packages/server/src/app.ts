@@ -9,7 +9,7 @@ import websocket from '@fastify/websocket'
 import Fastify, { LogController, type FastifyReply, type RouteOptions } from 'fastify'
 import { libraryPlugin } from './library/index.ts'
 import { createJsonSchemaTransform } from 'fastify-type-provider-zod'
-import { existsSync, readdirSync } from 'node:fs'
+import { existsSync, readFileSync, readdirSync } from 'node:fs'
 import { join, relative, sep } from 'node:path'
 import { constants } from 'node:zlib'
 import { z } from 'zod'
@@ -21,7 +21,7 @@ import { electricalPlugin } from './electrical/index.ts'
 import { fuelTrimPlugin } from './fuel-trim/index.ts'
 import { handoverPlugin } from './handover/index.ts'
 import { instrumentsPlugin } from './instruments/index.ts'
-import { jobService, jobsPlugin, liveSockets, type JobService } from './jobs/index.ts'
+import { firstSight, jobService, jobsPlugin, liveSockets, type JobService } from './jobs/index.ts'
 import { authGuard, pairingPlugin, pairingService, type RouteAccess } from './pairing/index.ts'
 import { photosPlugin } from './photos/index.ts'
 import { refusalOfFramework, Refusal, statusOf } from './platform/errors.ts'
@@ -43,7 +43,7 @@ import { setupPlugin } from './setup/index.ts'
 import { vehicleService, vehiclesPlugin, type VehicleService } from './vehicles/index.ts'
 import { wakePlugin } from './wake/index.ts'
 import { wiringPlugin, wiringService } from './wiring/index.ts'
-import { pageLinks, scriptsWithin } from './platform/pageLinks.ts'
+import { jobAt, pageLinks, scriptsWithin } from './platform/pageLinks.ts'
 import { yardService } from './yard/index.ts'
 
 export interface App {
@@ -215,6 +215,7 @@ export async function buildApp(deps: AppDeps): Promise<App> {
     await server.register(async (files: HttpApp) => {
       nameAccess(files, 'open')
       const linksOf = pageLinks(web)
+      const sightOf = firstSight(readFileSync(join(web, 'index.html'), 'utf8'), jobs)
       await files.register(fastifyStatic, {
         root: web,
         // What is asked for is answered below: a route for each file would make every start slower.
@@ -237,13 +238,18 @@ export async function buildApp(deps: AppDeps): Promise<App> {
           .filter((name) => !name.startsWith('.')),
       )
       // A file of the page by its own name; every other address of the app is the page. What lies under /api is no address of it.
-      files.get('/*', { schema: { hide: true } }, (request, reply) => {
+      files.get('/*', { schema: { hide: true } }, async (request, reply) => {
         const file = decoded(request.url.split('?')[0]).slice(1)
         if (known.has(file)) return reply.sendFile(file)
         const wantsPage = request.headers.accept?.includes('text/html') === true
         if (!wantsPage || /^\/api(\/|$)/i.test(decoded(request.url))) return reply.callNotFound()
-        const comes = linksOf(request.url.split('?')[0])
+        const path = request.url.split('?')[0]
+        const comes = linksOf(path)
         if (comes !== null) void reply.header('link', comes)
+        const job = jobAt(path)
+        // Whoever is not paired hears of no job.
+        const sight = job !== null && request.sender !== null ? await sightOf(job) : null
+        if (sight !== null) return reply.header('cache-control', 'private, no-cache').type('text/html').send(sight)
         return reply.header('cache-control', 'no-cache').sendFile('index.html')
       })
     })

@@ -43,6 +43,33 @@ describe('the page', () => {
     expect((await get('/api/none', { accept: 'text/html' })).statusCode).toBe(404)
   })
 
+  test('a page of a job says which one before its script has run, to whoever may know', async () => {
+    const opened = await app.server.inject({
+      url: '/api/jobs',
+      method: 'POST',
+      payload: {
+        ...{ machine: { id: 'pellick-gorse-430' }, kit: { id: 'quernby-p1' } },
+        title: 'Hut <7> & "co"',
+      },
+    })
+    const { id } = opened.json()
+    const page = await get(`/job/${id}/hook-up`, { accept: 'text/html' })
+    expect(page.headers).toMatchObject({ 'cache-control': 'private, no-cache', 'content-type': /text\/html/ })
+    expect(page.body).toContain('<b>Hut &lt;7&gt; &amp; &quot;co&quot;</b>')
+    expect(page.body).toContain('Pellick Gorse 430 + Quernby P1 · Take in.')
+    expect(page.body).toContain('<p>Opening…</p>')
+    const stranger = await app.server.inject({
+      url: `/job/${id}/hook-up`,
+      remoteAddress: '10.0.0.5',
+      headers: { accept: 'text/html', host: 'localhost' },
+    })
+    expect(stranger.statusCode).toBe(200)
+    expect(stranger.body).toContain('<p>Opening…</p>')
+    expect(stranger.body).not.toMatch(/Hut|Gorse/)
+    const none = await get('/job/none/hook-up', { accept: 'text/html' })
+    expect(none.body).toContain('<title>Tidy Badger</title><p>Opening…</p>')
+  })
+
   test('names what it will ask for at once: its scripts and its first data', async () => {
     const links = async (url: string) => (await get(url, { accept: 'text/html' })).headers.link
     expect(await links('/job/x/trim')).toBe(

@@ -73,7 +73,7 @@ export async function testApp(
 async function emptyPage(folder: string): Promise<string> {
   const page = join(folder, 'page')
   await mkdir(join(page, 'assets'), { recursive: true })
-  await writeFile(join(page, 'index.html'), '<!doctype html><title>Tidy Badger</title>')
+  await writeFile(join(page, 'index.html'), '<!doctype html><title>Tidy Badger</title><p>Opening…</p>')
   await writeFile(join(page, 'assets', 'app.js'), 'export {}')
   await mkdir(join(page, '.vite'))
   const manifest = {

@@ -22,7 +22,7 @@ export function timersOf({ machine, kit }: JobDossiers, state: JobState): Runnin
   const own = state.timers.flatMap((timer): RunningTimer[] =>
     timer.stopped || timer.at === undefined ? [] : [running(timer.entry, timer.what, timer.at, timer.minutes, true)],
   )
-  return [...waits, ...own].sort((a, b) => a.endsAt.localeCompare(b.endsAt))
+  return [...waits, ...own].sort((a, b) => Date.parse(a.endsAt) - Date.parse(b.endsAt))
 }
 
 function running(entry: string, what: string, at: string, minutes: number, byHand: boolean): RunningTimer {

@@ -6,6 +6,7 @@ import type { Live } from './live.ts'
 import { jobRoutes, type JobDesk } from './routes.ts'
 import type { JobService } from './service.ts'
 
+export { firstSight } from './firstSight.ts'
 export { liveSockets, type Live } from './live.ts'
 export { jobService, type JobService, type LoadedJob } from './service.ts'
 export type { PaperJob } from './paperJob.ts'

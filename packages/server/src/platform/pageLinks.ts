@@ -19,6 +19,9 @@ const ofOtherStations = 'src/access/WorkPage.tsx'
 const ofJob = ['src/app/JobRoom.tsx', 'src/app/StationPage.tsx']
 const jobAddress = /^\/job\/([\w.~-]{1,100})(?:\/([a-z-]{1,40}))?\/?$/
 
+/** The job an address of the app is of. */
+export const jobAt = (path: string): string | null => jobAddress.exec(path)?.[1] ?? null
+
 /**
  * What a page will ask for as soon as its script runs, named beside the page itself, so that it comes with it: scripts by the build's
  * own list, and the first data.
@@ -42,7 +45,7 @@ export function pageLinks(webFolder: string): (path: string) => string | null {
     }
     return found
   }
-  const always = files(['index.html'])
+  const always = files(['index.html', 'src/app/main.tsx'])
   const scripts = (names: readonly string[]) =>
     [...files(names)].filter((file) => !always.has(file)).map((file) => `</${file}>; rel=modulepreload; crossorigin`)
   const data = (path: string) => `<${path}>; rel=preload; as=fetch; crossorigin`

@@ -1,5 +1,5 @@
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { StrictMode, useEffect, useState } from 'react'
+import { startTransition, StrictMode, useEffect, useState } from 'react'
 import { createRoot } from 'react-dom/client'
 import { ErrorBoundary } from 'react-error-boundary'
 import { BrowserRouter, useNavigate, useRoutes } from 'react-router'
@@ -12,7 +12,6 @@ import { Failed } from '../ui/states.tsx'
 import { afterwards } from '../ui/afterwards.ts'
 import { Button } from '../ui/Button.tsx'
 import { singleKeys, clickerKeys } from '../ui/useKeys.ts'
-import './app.css'
 import { routes } from './routes.tsx'
 
 const client = new QueryClient({
@@ -107,10 +106,13 @@ applyPreferences(usePreferences.getState())
 usePreferences.subscribe(applyPreferences)
 const root = document.getElementById('root')
 if (!root) throw new Error('app: the page has no root')
-createRoot(root).render(
-  <StrictMode>
-    <App />
-  </StrictMode>,
+// Piece by piece: what the page came with stands meanwhile.
+startTransition(() =>
+  createRoot(root).render(
+    <StrictMode>
+      <App />
+    </StrictMode>,
+  ),
 )
 
 // The whole app is fetched for the time without a link, once the first page is there and stands still.

@@ -2,6 +2,7 @@ import { ArchiveRestore, Files, Library, Settings, TabletSmartphone } from 'luci
 import { lazy, Suspense } from 'react'
 import { Link, Outlet, type RouteObject } from 'react-router'
 import { ConfirmQuestion, NewJobPage, PersonQuestion, YardPage } from '../jobs/index.ts'
+import { FirstSight } from '../ui/FirstSight.tsx'
 import { Empty, Loading, Stripes } from '../ui/states.tsx'
 import { CommandButton, CommandList } from './CommandList.tsx'
 import { HelpButton, HelpSheet } from './HelpSheet.tsx'
@@ -127,7 +128,7 @@ export const routes: RouteObject[] = [
       {
         path: '/job/:id',
         element: (
-          <Suspense fallback={<Loading what="Opening…" />}>
+          <Suspense fallback={<FirstSight what="Opening…" />}>
             <JobRoom />
           </Suspense>
         ),

@@ -26,5 +26,5 @@ export const filterColumns: Partial<Record<RejectReason, string>> = {
 }
 
 export function count(value: number): string {
-  return value.toLocaleString('en')
+  return String(Math.round(value)).replace(/\B(?=(\d{3})+$)/g, ',')
 }

@@ -7,7 +7,8 @@ import { Suspense, useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation, useParams } from 'react-router'
 import { comesLater, later } from '../ui/comesLater.tsx'
 import { HeadButton } from '../ui/HeadButton.tsx'
-import { Failed, Loading, Stripes } from '../ui/states.tsx'
+import { FirstSight, sightIsOver } from '../ui/FirstSight.tsx'
+import { Failed, Stripes } from '../ui/states.tsx'
 import { usePreferences } from '../platform/preferences.ts'
 import { useAwake } from '../platform/useAwake.ts'
 import { notice } from '../ui/notices.ts'
@@ -39,6 +40,10 @@ export function JobLayout({ tools }: { tools?: ReactNode }) {
     void openJournal(id)
     return listen(id)
   }, [id])
+  const over = shown !== null || failure !== null
+  useEffect(() => {
+    if (over) sightIsOver()
+  }, [over])
   useEffect(() => {
     document.title = shown ? [at, shown.job.title, 'Tidy Badger'].filter(Boolean).join(' · ') : 'Tidy Badger'
   }, [shown, at])
@@ -58,7 +63,7 @@ export function JobLayout({ tools }: { tools?: ReactNode }) {
         </p>
       </Failed>
     )
-  if (!shown) return <Loading what="Getting the job…" />
+  if (!shown) return <FirstSight what="Getting the job…" />
   return (
     <JobContext value={shown}>
       <div className="print-flow flex h-full flex-col md:flex-row">

@@ -98,11 +98,12 @@ const shownKinds = ['at work', 'handed back', 'all', 'put away', 'thrown away'] 
 type Shown = (typeof shownKinds)[number]
 
 const attention = (job: JobSummary) => (job.finished ? 3 : job.stop ? 0 : job.missing.length > 0 ? 1 : 2)
+const newestFirst = (a: JobSummary, b: JobSummary) => Date.parse(b.createdAt) - Date.parse(a.createdAt)
 const orders: Record<Sorting, (a: JobSummary, b: JobSummary) => number> = {
-  'what needs a hand': (a, b) => attention(a) - attention(b) || b.createdAt.localeCompare(a.createdAt),
-  newest: (a, b) => b.createdAt.localeCompare(a.createdAt),
+  'what needs a hand': (a, b) => attention(a) - attention(b) || newestFirst(a, b),
+  newest: newestFirst,
   name: (a, b) => a.title.localeCompare(b.title),
-  machine: (a, b) => a.machineName.localeCompare(b.machineName) || b.createdAt.localeCompare(a.createdAt),
+  machine: (a, b) => a.machineName.localeCompare(b.machineName) || newestFirst(a, b),
 }
 
 /** Jobs by what is looked for, newest need first; those put away or thrown away are one choice further. */

@@ -59,7 +59,8 @@ export function useJobView(): JobView | null {
   const taught = job?.dossiers
   const samples = useTimes(job)
   const { data: learnt } = useQuery({
-    queryKey: ['learnt', job?.machine, job?.kits ?? job?.kit, samples],
+    // Samples by which they are: all of them in the key would be written out each time the job is shown.
+    queryKey: ['learnt', job?.machine, job?.kits ?? job?.kit, samples && nameOf(samples)],
     queryFn: () => (taught && samples?.length ? learnBeside(taught, samples) : null),
     enabled: taught !== undefined && samples !== undefined,
     staleTime: Infinity,
@@ -92,6 +93,15 @@ export function useJobView(): JobView | null {
       undo: (entry) => undo(dossiers, entries, entry),
     }
   }, [planned, known])
+}
+
+let named = 0
+const names = new WeakMap<readonly TimeSample[], number>()
+/** A number for each list. */
+function nameOf(samples: readonly TimeSample[]): number {
+  const name = names.get(samples) ?? ++named
+  names.set(samples, name)
+  return name
 }
 
 type Replayed = Pick<JobView, 'job' | 'dossiers' | 'entries' | 'state'>

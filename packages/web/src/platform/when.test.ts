@@ -16,6 +16,14 @@ describe('days and times', () => {
     expect([dayText(at), momentText(at)]).toEqual([day, moment])
   })
 
+  test('months are written as the language writes them', () => {
+    const named = new Intl.DateTimeFormat('en-GB', { month: 'short' })
+    for (let month = 0; month < 12; month++) {
+      const day = new Date(2026, month, 1)
+      expect(dayText(day, 'd MMM yyyy')).toBe(`1 ${named.format(day)} 2026`)
+    }
+  })
+
   test('seconds stand where they are asked for', () => {
     expect([timeText(at), timeText(at, { seconds: true })]).toEqual(['09:05', '09:05:07'])
   })

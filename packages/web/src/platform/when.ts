@@ -1,6 +1,7 @@
 import { usePreferences, type DateForm } from './preferences.ts'
 
-const months = new Intl.DateTimeFormat('en-GB', { month: 'short' })
+/** Written out: the browser's own list takes longer to be made than a page has. */
+const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec']
 const two = (value: number) => String(value).padStart(2, '0')
 
 /** A day as this device writes days. */
@@ -30,7 +31,7 @@ function shortDay(at: Date, form: DateForm): string {
   const [month, day] = [two(at.getMonth() + 1), two(at.getDate())]
   switch (form) {
     case 'd MMM yyyy':
-      return `${at.getDate()} ${months.format(at)}`
+      return `${at.getDate()} ${months[at.getMonth()]}`
     case 'yyyy-MM-dd':
       return `${month}-${day}`
     case 'MM/dd/yyyy':

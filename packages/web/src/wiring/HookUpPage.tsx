@@ -2,16 +2,17 @@ import { around, idIn } from '@tidy-badger/core/shared'
 import { planTicks } from '@tidy-badger/core/jobs'
 import { purposeOf } from '@tidy-badger/core/vehicles'
 import { Tabs } from 'radix-ui'
-import { Suspense, useEffect, useState } from 'react'
+import { Suspense, useEffect, useState, type ComponentProps } from 'react'
 import { useSearchParams } from 'react-router'
 import { useFindKey } from '../finds/index.ts'
 import { StationDoneButton, useJob } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
-import { later } from '../ui/comesLater.tsx'
+import { comesLater, later } from '../ui/comesLater.tsx'
 import { Picture } from '../ui/Views.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { LoomDrawing } from './components/LoomDrawing.tsx'
+import type { NotLikeThisSheet as Deviation } from './components/NotLikeThisSheet.tsx'
 import { TickDock } from './components/TickDock.tsx'
 import { WireSearch } from './components/WireSearch.tsx'
 import { endAt, endViews } from './selectors.ts'
@@ -33,7 +34,10 @@ const SignalPaths = later(async () => (await import('./components/SignalPaths.ts
 const MeterPanel = later(async () => (await import('./components/MeterPanel.tsx')).MeterPanel)
 const RecordPanel = later(async () => (await import('./components/RecordPanel.tsx')).RecordPanel)
 const WireIdentity = later(async () => (await import('./components/WireIdentity.tsx')).WireIdentity)
-const NotLikeThisSheet = later(async () => (await import('./components/NotLikeThisSheet.tsx')).NotLikeThisSheet)
+const NotLikeThisSheet = comesLater(
+  async () => (await import('./components/NotLikeThisSheet.tsx')).NotLikeThisSheet,
+  ({ open }: ComponentProps<typeof Deviation>) => open,
+)
 
 const pictureNames: Record<HookUpPicture, string> = {
   loom: 'Loom',
@@ -156,14 +160,7 @@ export function HookUpPage() {
         }
       />
       {current && (
-        <Suspense fallback={null}>
-          <NotLikeThisSheet
-            key={current.end.id}
-            open={deviating}
-            onClose={() => setDeviating(false)}
-            end={current.end}
-          />
-        </Suspense>
+        <NotLikeThisSheet key={current.end.id} open={deviating} onClose={() => setDeviating(false)} end={current.end} />
       )}
     </>
   )

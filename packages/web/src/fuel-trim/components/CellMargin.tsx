@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { MarginCard } from '../../ui/MarginCard.tsx'
+import { WhenSeen } from '../../ui/WhenSeen.tsx'
 import { acceptable, type CellView } from '../selectors.ts'
 import { count, signed } from '../words.ts'
 
@@ -26,15 +27,17 @@ export function CellMargin({ cell, cells, onToggle }: { cell: CellView; cells: C
     <>
       <div>
         <h3 className="text-lead font-bold">
-          <span className="figures">{cell.rpm.toLocaleString('en')}</span> rpm,{' '}
-          <span className="figures">{cell.load}</span> % throttle
+          <span className="figures">{count(cell.rpm)}</span> rpm, <span className="figures">{cell.load}</span> %
+          throttle
         </h3>
         {row.length > 1 && (
           <>
             <p className="text-small text-quiet">needed trim along the row, with its band, %</p>
-            <Suspense fallback={<div className="h-[150px]" />}>
-              <RowChart row={row} load={cell.load} at={suggestion?.estimatePct ?? cell.now} />
-            </Suspense>
+            <WhenSeen className="h-[150px]">
+              <Suspense fallback={null}>
+                <RowChart row={row} load={cell.load} at={suggestion?.estimatePct ?? cell.now} />
+              </Suspense>
+            </WhenSeen>
           </>
         )}
       </div>

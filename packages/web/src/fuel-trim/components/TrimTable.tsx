@@ -1,5 +1,5 @@
 import type { KeyboardEvent } from 'react'
-import { signed } from '../words.ts'
+import { count, signed } from '../words.ts'
 import { acceptable, type CellKey, type CellView } from '../selectors.ts'
 
 /**
@@ -67,7 +67,7 @@ export function TrimTable({
           {rpm.map((speed, r) => (
             <tr key={speed}>
               <th scope="row" className="figures pr-2 text-right text-body font-normal text-quiet">
-                {speed.toLocaleString('en')}
+                {count(speed)}
               </th>
               {load.map((value, l) => {
                 const cell = cells[r * load.length + l]
