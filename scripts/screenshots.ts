@@ -153,6 +153,8 @@ for (const view of views) {
     view.dark ? 'dark' : 'light',
   )
   await page.goto(view.path)
+  // What the page came with names its job before the page is there.
+  await page.locator('#first-sight').waitFor({ state: 'detached' })
   await page.getByText(view.sign).first().waitFor()
   await view.before?.(page)
   // The day's figure is worked out beside the screen.
