@@ -3,13 +3,11 @@ export interface Penalised {
   coefficients: Float64Array
   /** Worked out where it is asked for. */
   covariance: () => Float64Array[]
-  /** Of a point round the model. */
-  variance: number
 }
 
 /** Third differences: what is left alone is a parabola of the coefficients. */
 const differences = [-1, 3, -3, 1] as const
-const order = differences.length - 1
+export const order = differences.length - 1
 /** What is known of how much it bends, in decades of the penalty. */
 const usualSpread = 1
 /** A penalty this unlikely beside the best is left out. */
@@ -63,7 +61,6 @@ function together(
   const coefficients = new Float64Array(m)
   for (const { x, weight } of fits)
     x.forEach((value, i) => (coefficients[i] = (coefficients[i] ?? 0) + (weight * value) / all))
-  const variance = fits.reduce((sum, fit) => sum + (fit.weight * fit.variance) / all, 0)
   let known: Float64Array[] | null = null
   const covariance = () => {
     if (known) return known
@@ -82,7 +79,7 @@ function together(
     known = made
     return made
   }
-  return { coefficients, covariance, variance }
+  return { coefficients, covariance }
 }
 
 function normalOf(rows: readonly Float64Array[], ys: readonly number[], m: number) {

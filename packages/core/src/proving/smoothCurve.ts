@@ -7,8 +7,6 @@ export interface SmoothCurve {
   at: (t: number) => { value: number; slope: number }
   /** Variance of `a` × value + `b` × slope at a time. */
   variance: (t: number, a: number, b: number) => number
-  /** Standard deviation of a point round the curve. */
-  noise: number
 }
 
 const mostSpans = 36
@@ -30,9 +28,8 @@ export function smoothCurve(ts: readonly number[], ys: readonly number[]): Smoot
   })
   const made = penalised(lines, ys)
   if (!made) throw new RangeError('no curve through these points')
-  const { coefficients, covariance, variance } = made
+  const { coefficients, covariance } = made
   return {
-    noise: Math.sqrt(variance),
     at(t) {
       const { from, values, slopes } = pieces(t)
       return { value: along(coefficients, from, values), slope: along(coefficients, from, slopes) }

@@ -1,5 +1,5 @@
 import { along, degree, lineOf, piecesAt, varianceAlong, type CubicPieces } from './cubicPieces.ts'
-import { penalised, type Penalised } from './penalised.ts'
+import { order, penalised } from './penalised.ts'
 import type { SmoothCurve } from './smoothCurve.ts'
 
 /** What is accelerated at each speed, from one speed to another, m/s² and m/s. */
@@ -50,14 +50,15 @@ export function speedCurve(ts: readonly number[], vs: readonly number[], first: 
     slopes.map(({ slope }) => slope),
   )
   if (!begun) return null
-  const usual = (((to - from) / (end - start)) * usualBend) / spans ** degree
-  // Its last coefficient is when it began.
-  let made: Penalised = { ...begun, coefficients: Float64Array.from([...begun.coefficients, 0]) }
-  let driven = drivenBy(made.coefficients, grid, step)
-  const times = driven?.times ?? new Float64Array(0)
-  made.coefficients[m] = ts.reduce((sum, t, k) => sum + (t - at(times, ((vs[k] ?? 0) - low) / step)) / ts.length, 0)
-  for (let round = 0; driven && round < rounds; round++) {
-    const { coefficients } = made
+  const usual = (((to - from) / (end - start)) * usualBend) / spans ** order
+  // The last coefficient is when it began.
+  let { covariance } = begun
+  let coefficients: Float64Array = Float64Array.from([...begun.coefficients, 0])
+  let driven = drivenBy(coefficients, grid, step)
+  if (!driven) return null
+  const { times } = driven
+  coefficients[m] = ts.reduce((sum, t, k) => sum + (t - at(times, ((vs[k] ?? 0) - low) / step)) / ts.length, 0)
+  for (let round = 0; round < rounds; round++) {
     const lines: Float64Array[] = []
     const ys: number[] = []
     for (const [k, t] of ts.entries()) {
@@ -66,14 +67,12 @@ export function speedCurve(ts: readonly number[], vs: readonly number[], first: 
       lines.push(line)
       ys.push((vs[k] ?? 0) - (low + place * step) + along(coefficients, 0, [...line]))
     }
-    const next = penalised(lines, ys, { free: 1, usual })
-    if (!next) return null
-    made = next
-    driven = drivenBy(made.coefficients, grid, step)
+    const made = penalised(lines, ys, { free: 1, usual })
+    driven = made && drivenBy(made.coefficients, grid, step)
+    if (!made || !driven) return null
+    ;({ coefficients, covariance } = made)
   }
-  if (!driven) return null
   const reached = driven.times
-  const { coefficients, covariance } = made
   return {
     ...{ from, to },
     at(speed) {
