@@ -33,38 +33,41 @@ const planted: [string, string, string][] = [
   ['core-has-no-interface', 'packages/core/src/wiring/planted10.ts', "import 'fastify'"],
 ]
 
-function violations(result: ICruiseResult): string[] {
-  return result.summary.violations.map((violation) => `${violation.rule.name}: ${violation.from} → ${violation.to}`)
-}
-
 const files = ['core', 'server', 'web'].flatMap((name) =>
   readdirSync(join(root, 'packages', name, 'src'), { recursive: true, encoding: 'utf8' })
     .filter((file) => /\.tsx?$/.test(file))
     .map((file) => `packages/${name}/src/${file}`),
 )
-const result = await look()
+/** Everything and the planted files in one look: nothing imports what is planted. */
+async function withPlanted(): Promise<ICruiseResult> {
+  try {
+    for (const [, path, text] of planted) {
+      await mkdir(dirname(join(root, path)), { recursive: true })
+      await writeFile(join(root, path), `${text}\n`)
+    }
+    return await look()
+  } finally {
+    for (const [, path] of planted) await rm(join(root, path), { force: true })
+  }
+}
+
+const result = await withPlanted()
 const cruised = new Set(result.modules.map((module) => module.source))
 const missed = files.filter((file) => !cruised.has(file))
-const problems = violations(result)
+const { violations } = result.summary
+const inPlanted = new Set(planted.map(([, path]) => path))
+const problems = violations
+  .filter((violation) => !inPlanted.has(violation.from))
+  .map((violation) => `${violation.rule.name}: ${violation.from} → ${violation.to}`)
 if (missed.length > 0) problems.push(`not looked at: ${missed.join(', ')}`)
-
-try {
-  for (const [, path, text] of planted) {
-    await mkdir(dirname(join(root, path)), { recursive: true })
-    await writeFile(join(root, path), `${text}\n`)
-  }
-  const bitten = (await look()).summary.violations
-  for (const [rule, path] of planted)
-    if (!bitten.some((violation) => violation.rule.name === rule && violation.from === path))
-      problems.push(`the rule ${rule} does not bite: a planted violation in ${path} went unseen`)
-} finally {
-  for (const [, path] of planted) await rm(join(root, path), { force: true })
-}
+for (const [rule, path] of planted)
+  if (!violations.some((violation) => violation.rule.name === rule && violation.from === path))
+    problems.push(`the rule ${rule} does not bite: a planted violation in ${path} went unseen`)
 
 for (const problem of problems) console.error(problem)
 console.log(
   problems.length === 0
-    ? `import direction: ${cruised.size} modules, ${config.forbidden.length} rules, all bite`
+    ? `import direction: ${files.length} modules, ${config.forbidden.length} rules, all bite`
     : `${problems.length} problems`,
 )
 process.exit(problems.length === 0 ? 0 : 1)

@@ -1,7 +1,7 @@
 /** Writes docs/rules.md, the catalogue of everything that may be found; with `--check` it only says whether the page is true. */
 import { readFileSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import { format, resolveConfig } from 'prettier'
+import { format } from 'oxfmt'
 import { rulesByRoom } from '../packages/core/src/jobs/index.ts'
 import { severities, type Rule } from '../packages/core/src/findings/index.ts'
 
@@ -30,7 +30,7 @@ const lines = [
     ),
   ]),
 ]
-const text = await format(`${lines.join('\n')}\n`, { ...(await resolveConfig(page)), parser: 'markdown' })
+const { code: text } = await format(page, `${lines.join('\n')}\n`)
 if (!process.argv.includes('--check')) writeFileSync(page, text)
 else if (readFileSync(page, 'utf8') !== text) {
   console.error('docs/rules.md differs from the rules: run npm run docs:rules')

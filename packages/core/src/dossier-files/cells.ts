@@ -41,7 +41,7 @@ export function readCell({ read }: Cell, text: string): CellReading {
 
 /** A value that the schema has let through is what its cell was made for. */
 export function cell<T>(write: (value: T) => string, read: (text: string) => CellReading): Cell {
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the schema has let it through
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- the schema has let it through
   return { write: (value) => write(value as T), read }
 }
 

@@ -48,6 +48,6 @@ export function withoutGone<D extends Document>(document: D): D {
 
 function withList<D extends Document>(document: D, known: readonly Known[]): D {
   const { known: _before, ...rest } = document
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the same document, one optional list apart
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- the same document, one optional list apart
   return (known.length > 0 ? { ...rest, known } : rest) as D
 }

@@ -3,7 +3,18 @@ import type { Kit } from '../dossiers/index.ts'
 /** Something a kit's dossier does not say, and what that costs whoever works by it. */
 export interface MissingFromKit {
   what:
-    'ends' | 'ground' | 'feed' | 'size' | 'heat' | 'parts' | 'settings' | 'lamps' | 'steps' | 'return' | 'fits' | 'taps'
+    | 'ends'
+    | 'ground'
+    | 'feed'
+    | 'size'
+    | 'heat'
+    | 'parts'
+    | 'settings'
+    | 'lamps'
+    | 'steps'
+    | 'return'
+    | 'fits'
+    | 'taps'
   costs: string
 }
 

@@ -123,7 +123,9 @@ export type WayTarget = { zone: ZoneId } | { connector: ConnectorId } | { stud: 
 
 /** A plug, a stud or a mount place by its id. */
 export type ThingId =
-  { kind: 'connector'; id: ConnectorId } | { kind: 'stud'; id: StudId } | { kind: 'place'; id: PlaceId }
+  | { kind: 'connector'; id: ConnectorId }
+  | { kind: 'stud'; id: StudId }
+  | { kind: 'place'; id: PlaceId }
 
 /**
  * One way to reach something. A way to a zone holds for everything in it that has no way of its own.

@@ -65,7 +65,7 @@ export function isPresent(kit: Kit, id: string): boolean {
 
 /** How an entry names a kit of its job; one alone is not named. */
 export function kitNamed({ key }: Pick<KitMember, 'key'>): { kit?: KitId } {
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the kit's name in the job, which is read as one
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- the kit's name in the job, which is read as one
   return key === '' ? {} : { kit: key as KitId }
 }
 
@@ -91,7 +91,7 @@ export function isJoined(kit: Kit): kit is JoinedKit {
 
 /** A thing of a member, named as the whole job names it. */
 export function joinedId<Id extends string>(key: string, id: Id): Id {
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the same thing, by the name the job has for it
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- the same thing, by the name the job has for it
   return (key === '' ? id : `${key}:${id}`) as Id
 }
 
@@ -100,7 +100,7 @@ export function memberOf<Id extends string>(kit: Kit, id: Id): { member: KitMemb
   if (!isJoined(kit)) return { member: aloneIs(kit), id }
   const at = id.indexOf(':')
   const member = at < 0 ? undefined : kit.members.find(({ key }) => key === id.slice(0, at))
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the same thing, by the name its own kit has for it
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- the same thing, by the name its own kit has for it
   return member ? { member, id: id.slice(at + 1) as Id } : null
 }
 
@@ -115,7 +115,7 @@ function joinedOf(kits: readonly Kit[], before: number): JoinedKit {
   const members = kits.map((kit, i): KitMember => {
     const key = keys[i] ?? kit.id
 
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- an id by which the two are told apart
+    // oxlint-disable-next-line typescript/consistent-type-assertions -- an id by which the two are told apart
     const own = key === kit.id ? kit : { ...kit, id: key as KitId }
     return { key, id: kit.id, kit: own, ...(i < before ? { present: true } : {}) }
   })
@@ -141,7 +141,7 @@ function joinedOf(kits: readonly Kit[], before: number): JoinedKit {
   const worked = members.filter(({ present }) => !present)
   const trim = [...worked, ...members].find(({ kit }) => kit.trim)?.kit.trim
   const sum = (figures: readonly number[]) => Math.round(figures.reduce((a, b) => a + b, 0) * 1000) / 1000
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a name of its own, made of theirs
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- a name of its own, made of theirs
   const id = keys.join('+') as KitId
   return {
     kind: 'kit',

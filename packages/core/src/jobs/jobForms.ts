@@ -40,7 +40,7 @@ export const jobForms = {
 
 /** Reads an entry of a job, or one of further kinds. */
 export function jobEntrySchema<More extends z.ZodObject = never>(...more: More[]): z.ZodType<NewEntry | z.infer<More>> {
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a parsing edge: built from the forms the type is built from
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- a parsing edge: built from the forms the type is built from
   return entrySchema(jobForms, ...more) as unknown as z.ZodType<NewEntry | z.infer<More>>
 }
 

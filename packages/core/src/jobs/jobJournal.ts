@@ -10,7 +10,7 @@ import type { JobDossiers, JobState } from './state.ts'
 /** The journal of a job over a list of capabilities. */
 export function journalOf(list: readonly Capability[]) {
   const journal = createJournal<JobDossiers, JobState, NewEntry, Station>({
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- each definition is handed only entries of its own kind
+    // oxlint-disable-next-line typescript/consistent-type-assertions -- each definition is handed only entries of its own kind
     entries: list.flatMap(({ entries }) => entries) as unknown as EntryDefinition<
       JobDossiers,
       JobState,
@@ -48,7 +48,7 @@ function inTheirNames(dossiers: JobDossiers, entries: readonly NewEntry[]): read
 export function freshState(dossiers: DossierPair, list: readonly Capability[] = capabilities): JobState {
   const slices = list.map(({ fresh }) => fresh(dossiers))
   const decided = slices.map((slice) => ('decided' in slice ? slice.decided : {}))
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the state is what its slices make
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- the state is what its slices make
   return Object.assign({}, ...slices, { decided: Object.assign({}, ...decided) }) as JobState
 }
 

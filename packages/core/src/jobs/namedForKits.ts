@@ -49,7 +49,7 @@ export function namedForKits<Entry extends NewEntry>(kit: Kit, entry: Entry): En
   }
   if (!isJoined(kit) && (entry.kind === 'mounted' || entry.kind === 'mount-place-chosen') && entry.kit === kit.id) {
     const { kit: _kit, ...alone } = entry
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the same entry without a field it may have
+    // oxlint-disable-next-line typescript/consistent-type-assertions -- the same entry without a field it may have
     return renamedIn(alone as Entry, rename)
   }
   return Object.keys(moduleOf).length > 0 ? { ...renamed, ...moduleOf } : renamed
@@ -79,6 +79,6 @@ export function renamedIn<T>(value: T, rename: (id: string) => string): T {
           : held
     if (next !== held) changed = { ...(changed ?? value), [field]: next }
   }
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the same fields with other names in them
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- the same fields with other names in them
   return (changed ?? value) as T
 }

@@ -67,14 +67,14 @@ export function upcastEntry(entry: NewEntry | OlderChoice): NewEntry {
     replaces: answer(replaces),
   }
   const known = newEntrySchema.safeParse({ id: 'x', ...body })
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a parsing edge: its schema has just read it
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- a parsing edge: its schema has just read it
   if (known.success) return { ...head, ...body } as unknown as NewEntry
   return { ...head, kind: 'note', text: `Chosen, ${choice}: ${value}` }
 }
 
 /** A kept entry in today's form, and marked as of today's version where that changed it. */
 export function upcastStamped({ seq, receivedAt, v, ...written }: (NewEntry | OlderChoice) & Stamps): JournalEntry {
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the entry without its stamps
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- the entry without its stamps
   const entry = written as NewEntry | OlderChoice
   return { ...upcastEntry(entry), seq, receivedAt, v: entry.kind === 'choice' ? entryVersion : v }
 }

@@ -44,7 +44,7 @@ export function stationWork(
 
 function ownItem({ id, code, facts, words, minutes, done, asks, makes }: OwnWork): WorkItem {
   const asked = asks === undefined ? {} : { asks }
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- a capability makes entries of its own kinds
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- a capability makes entries of its own kinds
   return { kind: 'own', id, spoken: { code, facts, words }, minutes, done, ...asked, makes: makes as EntryBody[] }
 }
 

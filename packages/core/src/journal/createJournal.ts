@@ -78,6 +78,6 @@ export function createJournal<Context, State extends AnyState, Entry extends Any
 
 function undoOf<Entry extends AnyEntry>(id: string, undoes: string): Entry {
   const undo: AnyEntry & { undoes: string } = { id, kind: 'undo', undoes }
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- every journal knows undo
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- every journal knows undo
   return undo as unknown as Entry
 }

@@ -74,7 +74,7 @@ export function defineDecision<Context, State, Place, Forms extends EntryForms>(
     return Object.assign(definition, {
       /** The entry that gives this answer in place of the one in force. */
       answer: (state: State, of: Of, value: Answer | null): Body =>
-        // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- put together of its parts, which a spread of a type parameter hides
+        // oxlint-disable-next-line typescript/consistent-type-assertions -- put together of its parts, which a spread of a type parameter hides
         ({ kind: form.kind, ...(of as object), value, replaces: form.at(state, of).get()?.value ?? null }) as Body,
     })
   }

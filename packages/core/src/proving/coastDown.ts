@@ -182,8 +182,7 @@ function solve3(matrix: readonly (readonly number[])[], right: readonly number[]
     const at = rows.indexOf(pivot)
     const head = pivot[k] ?? 0
     if (Math.abs(head) < 1e-14 || !Number.isFinite(head)) return null
-    const [one = [], other = []] = [rows[k], rows[at]]
-    ;[rows[k], rows[at]] = [other, one]
+    ;[rows[k], rows[at]] = [rows[at], rows[k]]
     for (const [i, row] of rows.entries()) {
       if (i === k) continue
       const times = (row[k] ?? 0) / head

@@ -44,13 +44,13 @@ export function perPair<T>(name: string, most = 24): (pair: DocumentPair, key: s
       known.delete(oldest)
     }
   }
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- made by the same memory in another thread
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- made by the same memory in another thread
   memories.push({ name, put: (pair, key, value) => remember(resultsOf(pair), key, value as T) })
   return (pair, key, make) => {
     const known = resultsOf(pair)
     const has = known.has(key)
     if (!has && watching?.make === false) throw new NotKnown()
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- just seen to be there, whatever it is
+    // oxlint-disable-next-line typescript/consistent-type-assertions -- just seen to be there, whatever it is
     const value = has ? (known.get(key) as T) : make()
     remember(known, key, value)
     watching?.read(pair, name, key, value)

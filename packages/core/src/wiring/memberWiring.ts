@@ -36,7 +36,7 @@ export function crossLinks<Made extends { kitEnd: KitEndId; to: ConnectionTarget
   return connections.flatMap(({ kitEnd, to }) => {
     if (to === null || !('kitEnd' in to)) return []
     const [from, into] = [memberOf(kit, kitEnd), memberOf(kit, to.kitEnd)]
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- an end or a socket of the kit
+    // oxlint-disable-next-line typescript/consistent-type-assertions -- an end or a socket of the kit
     return from && into && from.member.key !== into.member.key ? [{ kitEnd, to: to.kitEnd as KitEndId }] : []
   })
 }

@@ -31,7 +31,10 @@ export type MeterPhase = (typeof meterPhases)[number]
 
 /** Where a lead of the meter is held: the loom's side of a cavity, a stud, a lead of the kit, or bare metal. */
 export type MeterPlace =
-  { connector: ConnectorId; cavity: number } | { stud: StudId } | { kitEnd: KitEndId; kit?: KitId } | { bare: 'metal' }
+  | { connector: ConnectorId; cavity: number }
+  | { stud: StudId }
+  | { kitEnd: KitEndId; kit?: KitId }
+  | { bare: 'metal' }
 
 /** One measurement: where the leads go, how the meter stands, what it should read. */
 export interface MeterCard {

@@ -23,7 +23,10 @@ export type ConnectionTarget =
 
 /** A place that an end is fixed to in the plan: a whole plug, a cavity, a stud, or capped. */
 export type PlannedPlace =
-  { connector: ConnectorId; cavity: number } | { connector: ConnectorId } | { stud: StudId } | { closed: 'cap' }
+  | { connector: ConnectorId; cavity: number }
+  | { connector: ConnectorId }
+  | { stud: StudId }
+  | { closed: 'cap' }
 
 export const wireHalves = ['ecu', 'device'] as const
 export type WireHalf = (typeof wireHalves)[number]

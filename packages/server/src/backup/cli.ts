@@ -73,7 +73,7 @@ async function sendBackup(url: string, file: string): Promise<RestoreResult> {
   createReadStream(file).pipe(sending)
   const body: unknown = await json(await answering)
   if (Array.isArray(body)) throw new Error(body.map((problem) => problem.message).join(' '))
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the server's own answer
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- the server's own answer
   return body as RestoreResult
 }
 

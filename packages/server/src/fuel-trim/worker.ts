@@ -7,7 +7,8 @@ import { readJson } from '../platform/http.ts'
 const petrolStoichAfr = 14.7
 
 export type SuggestAnswer =
-  { kind: 'malformed' | 'unprocessable'; problems: Problem[] } | { kind: 'answer'; answer: object }
+  | { kind: 'malformed' | 'unprocessable'; problems: Problem[] }
+  | { kind: 'answer'; answer: object }
 
 /** What a log earned, from the bytes of the request: it may be large, and is read here rather than in the server. */
 export function suggest(body: Uint8Array): SuggestAnswer {

@@ -60,14 +60,14 @@ type Writer = Pick<Database, 'insert' | 'select' | 'execute'>
 export function jobRepository(db: Database) {
   const rowOf = (row: typeof jobTable.$inferSelect): JobRow => ({
     ...row,
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- written by this repository alone
+    // oxlint-disable-next-line typescript/consistent-type-assertions -- written by this repository alone
     provenance: row.provenance as Provenance[],
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- written by this repository alone
+    // oxlint-disable-next-line typescript/consistent-type-assertions -- written by this repository alone
     moreKits: row.moreKits as MoreKit[],
   })
   const summaryOf = (row: typeof summaryTable.$inferSelect): SummaryRow => ({
     ...row,
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- written by this repository alone
+    // oxlint-disable-next-line typescript/consistent-type-assertions -- written by this repository alone
     body: row.body as Judged,
   })
   const rowsAtOnce = 500
@@ -213,6 +213,6 @@ function upcast(v: number, row: { seq: number; receivedAt: string; body: unknown
       'cannot-be-read',
       `Entry ${row.seq} is of version ${v}, which this Tidy Badger does not know; it was written by a newer one. Export the job and open it there, or update this one.`,
     )
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- checked by its schema before it was stored
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- checked by its schema before it was stored
   return upcastStamped({ ...(row.body as NewEntry | OlderChoice), seq: row.seq, receivedAt: row.receivedAt, v })
 }

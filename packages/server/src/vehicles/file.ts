@@ -57,7 +57,7 @@ export function fileOf(deps: Pick<AppDeps, 'db' | 'now' | 'newId'>, jobs: JobSer
           const owner = job.owner === null ? null : { name: job.owner }
           entries.push({
             vehicle,
-            // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- the reference of a stored job
+            // oxlint-disable-next-line typescript/consistent-type-assertions -- the reference of a stored job
             body: { kind: 'registered', machine: job.machine as DossierRef, plate: job.plate, frame: null, owner },
           })
           if (plate !== '') byPlate.set(key, vehicle)

@@ -17,7 +17,7 @@ export function vehicleRepository(db: Database) {
       (
         await db.select().from(vehicleEntryTable).orderBy(asc(vehicleEntryTable.vehicle), asc(vehicleEntryTable.seq))
       ).map(
-        // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- written by this repository alone
+        // oxlint-disable-next-line typescript/consistent-type-assertions -- written by this repository alone
         (row) => ({ ...row, body: row.body as VehicleEntry }),
       ),
     /** Appends entries of one or several machines, all or none. */

@@ -34,7 +34,8 @@ export type ReadOutcome =
   | { ok: false; problems: LogProblem[] }
 
 export type FitOutcome =
-  { ok: true; suggestion: TrimSuggestion; stretches: LogStretch[] } | { ok: false; problems: LogProblem[] }
+  | { ok: true; suggestion: TrimSuggestion; stretches: LogStretch[] }
+  | { ok: false; problems: LogProblem[] }
 
 type Tell = (share: number, stage: string) => void
 

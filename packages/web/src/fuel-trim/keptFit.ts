@@ -15,7 +15,7 @@ const pathOf = (log: string) => `fit ${log}`
 
 /** What a log said when it was last worked out on this device, of the same things and by the same code. */
 export async function keptFit(log: string, of: string): Promise<Fitted | null> {
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- put there below under the same path
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- put there below under the same path
   const kept = (await (await deviceStore()).get('answers', pathOf(log))) as KeptFit | undefined
   return kept?.of === of && kept.by === import.meta.url ? kept.fitted : null
 }

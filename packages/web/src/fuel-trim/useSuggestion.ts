@@ -122,7 +122,7 @@ export function useSuggestion(log: ImportedLog | undefined, attempt: number): Su
       running?.cancel()
     }
     // The key names everything the fit depends on; state and dossiers are read through it.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [key])
 
   return !log

@@ -7,7 +7,7 @@ export const journalKeep: JournalKeep = {
   async readJournal(job) {
     const kept = await (await deviceStore()).get('journals', job)
     if (!kept) return null
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- written below alone
+    // oxlint-disable-next-line typescript/consistent-type-assertions -- written below alone
     const entries = await stampedNow(kept.entries as (JournalEntry | OlderStamped)[])
     return { head: kept.head, entries, yard: kept.yard ?? null }
   },
@@ -18,7 +18,7 @@ export const journalKeep: JournalKeep = {
     const rows = await (await deviceStore()).getAllFromIndex('unsent', 'job', job)
     const read = rows.map(async ({ key, base, entries, state, problems, tries = 0, notBefore = 0, again = false }) => {
       if (key === undefined) return null
-      // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- written below alone
+      // oxlint-disable-next-line typescript/consistent-type-assertions -- written below alone
       const written = await writtenNow(entries as (NewEntry | OlderChoice)[])
       return { key, base, entries: written, state, problems, tries, notBefore, again }
     })

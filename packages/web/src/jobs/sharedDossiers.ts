@@ -6,7 +6,7 @@ const most = 24
 
 /** The document known by this name, so that what was planned with it serves every job that has it; the given one where it is new. */
 function known<T extends object>(name: string, given: T): T {
-  // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- kept below under the same name
+  // oxlint-disable-next-line typescript/consistent-type-assertions -- kept below under the same name
   const document = (documents.get(name) as T | undefined) ?? given
   documents.delete(name)
   documents.set(name, document)

@@ -111,7 +111,7 @@ export function Grid<Row extends object>({
         />
       )}
       {/* The keys move between the fields; each field is one of its own to whoever does not see them. */}
-      {/* eslint-disable-next-line jsx-a11y-x/no-noninteractive-element-interactions */}
+      {/* oxlint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
       <table ref={grid} aria-label={label} className={`border-collapse ${className}`} onKeyDown={move}>
         <thead>
           {table.getHeaderGroups().map((group) => (

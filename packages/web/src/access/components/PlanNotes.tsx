@@ -55,7 +55,7 @@ function useFinished(plan: AccessPlan | null): AccessPlan | null {
     return () => {
       gone = true
     }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the key stands for the targets
+    // oxlint-disable-next-line react/exhaustive-deps -- the key stands for the targets
   }, [key, dossiers.machine])
   return made?.key === key ? made.plan : null
 }

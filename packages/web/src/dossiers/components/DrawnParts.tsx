@@ -159,6 +159,7 @@ function Board({
     onMove(by)
   }
   return (
+    // oxlint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- its keys move the part that is picked
     <svg
       ref={frame}
       viewBox={`0 0 ${width} ${height}`}

@@ -65,6 +65,7 @@ export function PointMap({
     }
   }
   return (
+    // oxlint-disable-next-line jsx-a11y/no-noninteractive-element-interactions, jsx-a11y/click-events-have-key-events -- a point is set by fields too
     <svg
       ref={frame}
       viewBox={`0 0 ${width} ${height}`}

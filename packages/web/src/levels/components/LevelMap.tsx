@@ -183,7 +183,7 @@ function nearest({ limits }: LevelCell): { what: string; tone: 'clear' | 'near' 
 }
 
 /** How near to its limit a margin is called near, in the limit's own unit. */
-const near: Record<string, number> = { MPa: 15, kPa: 15, '°C': 60, lambda: 0.12, 'pressure ratio': 0.15, 'N·m': 60 }
+const near: Record<string, number> = { MPa: 15, kPa: 15, '°C': 60, lambda: 0.12, 'pressure ratio': 0.15, N·m: 60 }
 
 function Cell({ cell, stock }: { cell: LevelCell; stock: LevelCell | undefined }) {
   const worst = [...cell.limits].sort((a, b) => a.margin / (near[a.unit] ?? 1) - b.margin / (near[b.unit] ?? 1))[0]

@@ -155,6 +155,7 @@ export function MachineCanvas({
         )}
       </div>
       {/* Its keys move what is seen; what is drawn in it has keys of its own. */}
+      {/* oxlint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
       <svg
         ref={svg}
         viewBox={`${shown.x} ${shown.y - rim} ${shown.width} ${shown.height + 2 * rim}`}

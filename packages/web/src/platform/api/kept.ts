@@ -12,7 +12,7 @@ export async function getKept<T>(path: string): Promise<T> {
     if (!(error instanceof Unreachable)) throw error
     const kept = await store.get('answers', path)
     if (kept === undefined) throw error
-    // eslint-disable-next-line @typescript-eslint/consistent-type-assertions -- put there above under the same path
+    // oxlint-disable-next-line typescript/consistent-type-assertions -- put there above under the same path
     return kept as T
   }
 }

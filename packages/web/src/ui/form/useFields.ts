@@ -43,7 +43,7 @@ export function useFields<Typed extends Record<string, string>, Read>(
       callback: ({ values: now }) => keep(now, start, place),
     })
     // What the form starts with is asked for once.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [place, subscribe])
   const send = handleSubmit(async (read) => {
     const sent = JSON.stringify(getValues())

@@ -1,0 +1,74 @@
+/** Lints everything, then tries the rules on planted violations: a rule that says nothing would pass unseen. */
+import { spawnSync } from 'node:child_process'
+import { rmSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+const root = fileURLToPath(new URL('..', import.meta.url))
+process.chdir(root)
+const oxlint = join(root, 'node_modules/oxlint/bin/oxlint')
+
+const whole = spawnSync(process.execPath, [oxlint, '--max-warnings', '0', '--report-unused-disable-directives', '.'], {
+  stdio: 'inherit',
+})
+
+/** A violation for each rule that this house relies on, in a place where the rule holds. */
+const planted: [rule: string, file: string, text: string][] = [
+  ['house(no-clock)', 'packages/core/src/planted.ts', 'export const now = () => new Date()'],
+  ['eslint(no-restricted-properties)', 'packages/core/src/planted.ts', 'export const now = () => Date.now()'],
+  ['eslint(no-restricted-properties)', 'packages/core/src/planted.ts', 'export const any = () => Math.random()'],
+  ['eslint(no-restricted-globals)', 'packages/core/src/planted.ts', "export const ask = () => fetch('/')"],
+  ['eslint(eqeqeq)', 'packages/server/src/planted.ts', 'export const same = (a: number, b: number) => a == b'],
+  ['eslint(max-lines)', 'packages/server/src/planted.ts', 'export let a = 1\n'.padEnd(3300, 'a = 1\n')],
+  ['eslint(no-unused-vars)', 'packages/server/src/planted.ts', 'const left = 1'],
+  ['typescript(no-explicit-any)', 'packages/server/src/planted.ts', 'export let a: any'],
+  ['typescript(no-non-null-assertion)', 'packages/server/src/planted.ts', 'export const f = (a?: string) => a!.length'],
+  [
+    'typescript(consistent-type-assertions)',
+    'packages/server/src/planted.ts',
+    'export const f = (a: unknown) => a as string',
+  ],
+  [
+    'typescript(consistent-type-imports)',
+    'packages/server/src/planted.ts',
+    "import { Stats } from 'node:fs'\nexport let a: Stats",
+  ],
+  ['typescript(no-floating-promises)', 'packages/server/src/planted.ts', 'Promise.resolve(1)\nexport {}'],
+  [
+    'typescript(no-misused-promises)',
+    'packages/web/src/planted.ts',
+    'if (Promise.resolve(1)) console.log(1)\nexport {}',
+  ],
+  ['typescript(await-thenable)', 'packages/web/src/planted.ts', 'await 1\nexport {}'],
+  [
+    'react-hooks(rules-of-hooks)',
+    'packages/web/src/planted.tsx',
+    "import { useState } from 'react'\nexport const No = ({ on }: { on: boolean }) => (on ? useState(1) : null)",
+  ],
+  [
+    'react-hooks(exhaustive-deps)',
+    'packages/web/src/planted.tsx',
+    "import { useEffect } from 'react'\nexport function No({ on }: { on: boolean }) {\n  useEffect(() => console.log(on), [])\n  return null\n}",
+  ],
+  ['jsx-a11y(alt-text)', 'packages/web/src/planted.tsx', 'export const No = () => <img src="/a.png" />'],
+  [
+    'jsx-a11y(click-events-have-key-events)',
+    'packages/web/src/planted.tsx',
+    'export const No = () => <div onClick={() => {}} />',
+  ],
+]
+const files = planted.map(([, file], n) => file.replace('planted', `planted${n}`))
+let said = ''
+try {
+  for (const [n, file] of files.entries()) writeFileSync(join(root, file), `${planted[n]?.[2]}\n`)
+  said = spawnSync(process.execPath, [oxlint, '-f', 'unix', ...files], { encoding: 'utf8' }).stdout
+} finally {
+  for (const file of files) rmSync(join(root, file), { force: true })
+}
+const lines = said.split('\n')
+const unseen = planted.filter(
+  ([rule], n) => !lines.some((line) => line.startsWith(`${files[n]}:`) && line.includes(`/${rule}]`)),
+)
+for (const [rule, , text] of unseen) console.error(`the rule ${rule} does not bite: ${text}`)
+console.log(`${planted.length - unseen.length} of ${planted.length} planted violations were seen`)
+process.exit(whole.status === 0 && unseen.length === 0 ? 0 : 1)
