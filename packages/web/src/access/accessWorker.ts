@@ -2,7 +2,7 @@ import { planAccess, type AccessOptions, type AccessTarget } from '@tidy-badger/
 import type { Machine } from '@tidy-badger/core/dossiers'
 import { serve } from '../platform/serve.ts'
 
-const api = {
+export const api = {
   finish: (machine: Machine, targets: AccessTarget[], options: AccessOptions) =>
     planAccess(machine, targets, { ...options, width: 600 }),
 }

@@ -9,7 +9,7 @@ export type Wired = Pick<JobState, 'decided' | 'connections'>
 startPlanning()
 const documents = documentTaker()
 
-const api = {
+export const api = {
   take: documents.take,
   figures: (key: number, state: Wired) => jobMeter(documents.of(key), state).figures,
   supply: (key: number, state: Wired) => jobSupplies(documents.of(key), state),

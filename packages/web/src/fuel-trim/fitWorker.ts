@@ -67,7 +67,7 @@ async function readStream(
   return { outcome, raw }
 }
 
-const api = {
+export const api = {
   async read(file: Blob, reading: LogReading, stoichAfr: number, tell: Tell): Promise<ReadOutcome> {
     const digest = sha256.create()
     const { outcome, raw } = await readStream(file, reading, stoichAfr, tell, (bytes) => digest.update(bytes))

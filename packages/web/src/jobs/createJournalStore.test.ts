@@ -74,7 +74,7 @@ beforeEach(() => {
   tabs = []
 })
 
-function tab(change: { link?: () => boolean } = {}) {
+function tab(change: { link?: () => boolean; hangs?: (id: string) => boolean } = {}) {
   const up = () => {
     if (change.link?.() === false) throw new Unreachable()
   }
@@ -84,8 +84,9 @@ function tab(change: { link?: () => boolean } = {}) {
         up()
         return job
       },
-      journal: async (_id, after) => {
+      journal: async (id, after) => {
         up()
+        if (change.hangs?.(id)) await new Promise(() => undefined)
         const { entries, yard, dossiers } = server
         return { head: entries.at(-1)?.seq ?? 0, entries: entries.filter((entry) => entry.seq > after), yard, dossiers }
       },
@@ -337,4 +338,19 @@ test('a change of dossier by somebody else fetches the job again', async () => {
   await settle(journal)
   expect(before).not.toBeNull()
   expect(journal.state.getState().job).toBe(job)
+})
+
+test('a job whose link hangs holds up no other, nor itself when it is opened again', async () => {
+  let hangs = 'slow'
+  const journal = tab({ hangs: (id) => id === hangs })
+  void journal.open('slow')
+  await new Promise((done) => setTimeout(done, 5))
+  expect(journal.state.getState().job).toBeNull()
+  await journal.open('j')
+  expect(journal.state.getState()).toMatchObject({ jobId: 'j', job, link: 'up' })
+  await write(journal, 'a')
+  expect(texts(server.entries)).toEqual(['a'])
+  hangs = ''
+  await journal.open('slow')
+  expect(journal.state.getState()).toMatchObject({ jobId: 'slow', job, link: 'up' })
 })

@@ -44,6 +44,7 @@ export function createJournalStore({ http, store, now, id: newId, writer, later,
   /** Opens a job: first what this device remembers, then what the server has. */
   async function open(jobId: string): Promise<void> {
     cancelWait()
+    opening++
     set({ ...nothing, jobId })
     await reload(jobId)
     if (!isOpen(jobId)) return
@@ -115,23 +116,23 @@ export function createJournalStore({ http, store, now, id: newId, writer, later,
     tell(jobId)
   }
 
-  let running: Promise<void> | null = null
-  let once = false
+  let opening = 0
+  let running: { opening: number; once: boolean; done: Promise<void> } | null = null
 
-  /** Sends what waits, in order, then fetches what is new. One run at a time. */
+  /** Sends what waits, in order, then fetches what is new. One run at a time; what still waits for a job that was left holds up no other. */
   function sync(): Promise<void> {
-    if (running) {
-      once = true
-      return running
+    if (running?.opening === opening) {
+      running.once = true
+      return running.done
     }
-    running = syncOnce().finally(() => {
+    const run = { opening, once: false, done: Promise.resolve() }
+    running = run
+    run.done = syncOnce().finally(() => {
+      if (running !== run) return
       running = null
-      if (once) {
-        once = false
-        void sync()
-      }
+      if (run.once) void sync()
     })
-    return running
+    return run.done
   }
 
   async function syncOnce(): Promise<void> {

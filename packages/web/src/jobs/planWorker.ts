@@ -26,7 +26,7 @@ function newestOnly() {
 const newestPlans = newestOnly()
 const newestDay = newestOnly()
 
-const api = {
+export const api = {
   take: documents.take,
   learn: (key: number, samples: readonly TimeSample[]) => learntTimes(documents.of(key), samples),
   /** What a job at these entries is planned to be; null where more was asked meanwhile. */

@@ -1,8 +1,9 @@
 import { inks, type InkKind } from '@tidy-badger/core/drawing'
 import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { expect, test } from 'vitest'
 
-const styles = readFileSync(new URL('../app/app.css', import.meta.url), 'utf8')
+const styles = readFileSync(join(import.meta.dirname, '../app/app.css'), 'utf8')
 
 /** The colours of a drawing as the page has them under a selector. */
 function drawnIn(selector: string): Record<string, string> {

@@ -1,4 +1,3 @@
-import '@vitest/web-worker'
 import 'fake-indexeddb/auto'
 import type { JobDossiers, JournalEntry, NewEntry } from '@tidy-badger/core/jobs'
 import { entryVersion, planAppend, replay, stationProgress, timeReport } from '@tidy-badger/core/jobs'
@@ -11,6 +10,7 @@ import { afterEach, beforeAll, beforeEach, expect, vi } from 'vitest'
 import { routes } from '../app/routes.tsx'
 import { NoticeBoard } from '../ui/NoticeBoard.tsx'
 import { usePreferences } from '../platform/preferences.ts'
+import { threadsHere } from './threadsHere.ts'
 
 interface HeldJob {
   title: string
@@ -127,6 +127,7 @@ export function forPages(): void {
     // What a page asks for once its test is over gets no answer: no window goes looking for a server.
     globalThis.fetch = () => new Promise<Response>(() => undefined)
     Object.assign(globalThis, { WebSocket: SilentSocket })
+    threadsHere()
   })
   beforeEach(() => {
     // As the page itself says.

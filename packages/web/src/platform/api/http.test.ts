@@ -35,4 +35,22 @@ describe('answers of the server', () => {
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('network')))
     await expect(getJson('/x')).rejects.toBeInstanceOf(Unreachable)
   })
+
+  test('one that hangs is given up, before its head and within its body', async () => {
+    const limit = vi.spyOn(AbortSignal, 'timeout').mockReturnValue(AbortSignal.abort())
+    vi.stubGlobal('fetch', (_path: string, init: RequestInit) =>
+      init.signal?.aborted ? Promise.reject(init.signal.reason) : new Promise(() => undefined),
+    )
+    await expect(getJson('/x')).rejects.toBeInstanceOf(Unreachable)
+    const late = new DOMException('too late', 'TimeoutError')
+    vi.stubGlobal('fetch', () => Promise.resolve({ ok: true, json: () => Promise.reject(late) }))
+    await expect(getJson('/x')).rejects.toBeInstanceOf(Unreachable)
+    expect(limit.mock.calls.every(([ms]) => ms >= 10_000)).toBe(true)
+    limit.mockRestore()
+  })
+
+  test('words that are no JSON are an error of their own', async () => {
+    answering(200, '<html>')
+    await expect(getJson('/x')).rejects.toBeInstanceOf(SyntaxError)
+  })
 })

@@ -22,10 +22,14 @@ export class Unreachable extends Error {
   }
 }
 
+/** Who asked for something and has heard nothing for so long is not going to: a link can hang as well as break. */
+const answerLimitMs = 30_000
+
+/** @throws {Unreachable} where nobody answers, {Refused} with the server's sentences */
 export async function request(path: string, init?: RequestInit): Promise<Response> {
   let response: Response
   try {
-    response = await fetch(path, init)
+    response = await fetch(path, init ?? { signal: AbortSignal.timeout(answerLimitMs) })
   } catch {
     throw new Unreachable()
   }
@@ -45,7 +49,13 @@ function isProblems(body: unknown): body is Problem[] {
 }
 
 export async function getJson<T>(path: string): Promise<T> {
-  return (await request(path)).json()
+  const response = await request(path)
+  try {
+    return await response.json()
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'TimeoutError') throw new Unreachable()
+    throw error
+  }
 }
 
 const jsonBody = (method: string, body: unknown): RequestInit => ({
