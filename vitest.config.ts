@@ -1,10 +1,15 @@
 import { defineConfig } from 'vitest/config'
 import { BaseSequencer, type TestSpecification } from 'vitest/node'
 
+/** What takes longest is begun first, so that no thread is left with it when the other has nothing more to do. */
+const long = ['app/stations', 'jobs/compiledPlans', 'backup/backup', 'platform/upgrade', 'jobs/jobs', 'proving/proving']
+const isLong = (file: TestSpecification) => long.some((name) => file.moduleId.includes(`/${name}.test.`))
+
 /** Tests of pages first, then all others: a thread that changes its world, from a window to none, loads everything anew. */
 class PagesFirst extends BaseSequencer {
   override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
-    const sorted = await super.sort(files)
+    const byUse = await super.sort(files)
+    const sorted = [...byUse.filter(isLong), ...byUse.filter((file) => !isLong(file))]
     const ofPages = (file: TestSpecification) => file.moduleId.endsWith('.tsx')
     return [...sorted.filter(ofPages), ...sorted.filter((file) => !ofPages(file))]
   }

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { expect, expectAccessible, journalOf, named, post, saved, test, watch } from './support/fixtures.ts'
-import { runApp, yardFolder } from './support/runApp.ts'
+import { runApp } from './support/runApp.ts'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 const quad = { machine: { id: 'pellick-gorse-430' }, kit: { id: 'quernby-p1' } }
@@ -68,7 +68,7 @@ test('what is typed and not written down yet is kept: a question in between, a l
 test('the yard is saved as a file and brought back; a device that knows more offers to send it again', async ({
   browser,
 }) => {
-  const app = await runApp({ folder: await yardFolder() })
+  const app = await runApp()
   const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-keep-'))
   try {
     const { id } = await (await post(`${app.url}/api/jobs`, { ...quad, title: 'Hut quad' })).json()

@@ -16,6 +16,8 @@ export default defineConfig({
     // Kept for offline use by a journey that says so: otherwise every page would fetch the whole app behind its first view.
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
+    // What moves is drawn without a graphics card here, frame by frame, while the next test waits.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions,
     actionTimeout: 60_000,
   },

@@ -1,13 +1,15 @@
-import { mkdtemp, rm } from 'node:fs/promises'
+import { cp, mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { runApp } from './runApp.ts'
 
-/** Seeds the demo yard once; each test starts its own server on a copy of it. */
+/** Makes a new yard and seeds a demo yard once; each test starts its own server on a copy of either. */
 export default async function demoYard(): Promise<() => Promise<void>> {
   const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-yard-'))
-  const app = await runApp({ demo: true, folder })
-  await app.end()
-  process.env.TIDY_BADGER_YARD = folder
+  const [bare, demo] = [join(folder, 'new'), join(folder, 'demo')]
+  await (await runApp({ folder: bare })).end()
+  await cp(bare, demo, { recursive: true })
+  await (await runApp({ demo: true, folder: demo })).end()
+  Object.assign(process.env, { TIDY_BADGER_NEW_YARD: bare, TIDY_BADGER_YARD: demo })
   return () => rm(folder, { recursive: true, force: true })
 }

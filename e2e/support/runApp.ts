@@ -29,7 +29,7 @@ export interface AppOptions {
 
 /** Starts the built server (`npm run build`) as a process of its own on a data folder of its own. */
 export async function runApp(options: AppOptions = {}): Promise<RunningApp> {
-  const folder = options.folder ?? (await mkdtemp(join(tmpdir(), 'tidy-badger-')))
+  const folder = options.folder ?? (await copyOf(process.env.TIDY_BADGER_NEW_YARD))
   const child = spawn(process.execPath, [server], {
     env: {
       ...process.env,
@@ -64,9 +64,12 @@ export async function runApp(options: AppOptions = {}): Promise<RunningApp> {
 }
 
 /** A data folder of its own, as the demo yard left it: quicker than a new database. */
-export async function yardFolder(): Promise<string> {
+export const yardFolder = (): Promise<string> => copyOf(process.env.TIDY_BADGER_YARD)
+
+/** A folder of its own with what is in another, or with nothing. */
+async function copyOf(from: string | undefined): Promise<string> {
   const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-e2e-'))
-  await cp(process.env.TIDY_BADGER_YARD ?? '', folder, { recursive: true })
+  if (from) await cp(from, folder, { recursive: true })
   return folder
 }
 
