@@ -59,11 +59,21 @@ function barring(state: JobState, findings: readonly JobFinding[]): readonly Job
 /** How far each station is, in working order. What was done and is barred now is open again, whatever came after it. */
 export function stationProgress(dossiers: JobDossiers, state: JobState): StationProgress[] {
   const findings = jobFindings(dossiers, state)
-  return stations.map((station) => ({
+  return stations.map((station) => progressAt(dossiers, state, station, findings))
+}
+
+/** How far one station is. @param findings of the job as built, by what its own documents say */
+export function progressAt(
+  dossiers: JobDossiers,
+  state: JobState,
+  station: Station,
+  findings: readonly JobFinding[],
+): StationProgress {
+  return {
     station,
     ...count(dossiers, state, station, findings),
     ...standing(dossiers, state, station, findings),
-  }))
+  }
 }
 
 /** Whether a station is done and still counts as done. */

@@ -1,10 +1,7 @@
 import { voidedEntries } from '@tidy-badger/core/journal'
-import { openStops } from '@tidy-badger/core/findings'
 import {
-  jobFindings,
   plansKnown,
   replay,
-  stationProgress,
   undoBatch,
   type EntryBody,
   type JobDossiers,
@@ -14,7 +11,7 @@ import {
   type StationProgress,
   type TimeSample,
 } from '@tidy-badger/core/jobs'
-import { connectionPlan, type Erratum, type Match } from '@tidy-badger/core/wiring'
+import type { Erratum, Match } from '@tidy-badger/core/wiring'
 import { useQuery } from '@tanstack/react-query'
 import { createContext, useContext, useEffect, useMemo, useState } from 'react'
 import { notice } from '../ui/notices.ts'
@@ -24,6 +21,7 @@ import { append, entriesShown, useJournal } from './journalStore.ts'
 import { learnBeside, planBeside, plansHere } from './planClient.ts'
 import { fetchErrata, type JobWithDossiers } from './api.ts'
 import { askForPerson } from './personStore.ts'
+import { useWorkedOut } from './useWorkedOut.ts'
 
 /** The open job, replayed, with all that follows from it. */
 export interface JobView {
@@ -36,7 +34,7 @@ export interface JobView {
   findings: JobFinding[]
   stops: JobFinding[]
   /** What is known to be wrong on kit sheets, of all jobs. */
-  errata: Erratum[]
+  errata: readonly Erratum[]
   progress: StationProgress[]
   /** Writes entries down; says why when it cannot. @returns whether it was written */
   write: (...bodies: EntryBody[]) => Promise<boolean>
@@ -66,34 +64,27 @@ export function useJobView(): JobView | null {
     staleTime: Infinity,
   })
   const dossiers = useMemo(() => taught && (learnt ? { ...taught, learnt } : taught), [taught, learnt])
-  const replayed = useMemo(() => {
-    if (!job || !dossiers) return null
-    const entries = entriesShown({ entries: stored, unsent, head })
-    return { job, dossiers, entries, state: replay(dossiers, entries) }
-  }, [job, dossiers, stored, unsent, head])
-  const planned = usePlanned(replayed)
+  const entries = useMemo(() => entriesShown({ entries: stored, unsent, head }), [stored, unsent, head])
+  const replayed = useMemo(
+    () => (job && dossiers ? { job, dossiers, entries, state: replay(dossiers, entries) } : null),
+    [job, dossiers, entries],
+  )
+  const shown = useWorkedOut(usePlanned(replayed), known ?? none)
   return useMemo(() => {
-    if (!planned) return null
-    const { job, dossiers, entries, state } = planned
-    const plan = connectionPlan(dossiers, state)
-    const errata = known ?? []
-    const findings = jobFindings(dossiers, state, { plan, errata })
+    if (!shown) return null
+    const { planned, errata, worked } = shown
+    const { dossiers, entries } = planned
     return {
-      job,
-      dossiers,
-      entries,
-      voided: voidedEntries(entries),
-      state,
-      plan,
-      findings,
-      stops: openStops(findings),
+      ...planned,
+      ...worked,
       errata,
-      progress: stationProgress(dossiers, state),
+      voided: voidedEntries(entries),
       write: (...bodies) => write(dossiers, bodies),
       undo: (entry) => undo(dossiers, entries, entry),
     }
-  }, [planned, known])
+  }, [shown])
 }
+const none: Erratum[] = []
 
 let named = 0
 const names = new WeakMap<readonly TimeSample[], number>()

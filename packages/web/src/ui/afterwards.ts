@@ -1,7 +1,7 @@
 /** How long a page stands still before anything is fetched that it does not show, ms. */
-const stillMs = 2500
+const stillMs = 5500
 /** Some pages never stand still: after so long it is fetched all the same, ms. */
-const longestMs = 15_000
+const longestMs = 20_000
 
 /** Settles once nothing was fetched for a while and no work held the screen. */
 const stoodStill: Promise<void> = new Promise((done) => {
@@ -35,3 +35,14 @@ const idle = () =>
 
 /** Settles once the page stands still and has nothing better to do: what is wanted later, or without a link, is fetched then. */
 export const afterwards: Promise<void> = stoodStill.then(idle)
+
+let turn: Promise<unknown> = afterwards
+
+/** Fetches something afterwards, when nothing else that is fetched so is on its way: each is read when there is nothing better to do. */
+export function fetchAfterwards(fetch: () => Promise<unknown>): void {
+  // What fails here is asked for again when it is shown.
+  turn = turn
+    .then(fetch)
+    .catch(() => undefined)
+    .then(idle)
+}

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useState, type ComponentType } from 'react'
-import { afterwards } from './afterwards.ts'
+import { fetchAfterwards } from './afterwards.ts'
 import { Button } from './Button.tsx'
 import { Failed } from './states.tsx'
 
@@ -21,8 +21,7 @@ function NotHere() {
 export function later<Props extends object>(load: () => Promise<ComponentType<Props>>): ComponentType<Props> {
   let here: ComponentType<Props> | null = null
   const fetched = async () => (here ??= await load())
-  // What fails here is asked for again when it is shown.
-  void afterwards.then(fetched).catch(() => undefined)
+  fetchAfterwards(fetched)
   const Fetched = lazy(async () => ({ default: await fetched().catch((): ComponentType<Props> => NotHere) }))
   return function Later(props: Props) {
     const [Shown] = useState(() => here ?? Fetched)
