@@ -27,7 +27,9 @@ async function bySpaceBar(page: Page, station: Station): Promise<void> {
   const dock = page.getByRole('region', { name: 'Next' })
   await expect(dock).toBeVisible()
   const counted = async () =>
-    Number(/\d+/.exec((await page.getByRole('button', { name: /^Journal/ }).textContent()) ?? '')?.[0])
+    Number(
+      /\d+/.exec((await page.getByRole('button', { name: /^Journal/, includeHidden: true }).textContent()) ?? '')?.[0],
+    )
   for (let tick = 0; tick < 40; tick++) {
     if (await dock.getByText('is complete').isVisible()) break
     const before = await counted()

@@ -4,7 +4,7 @@ import { screen, waitFor } from '@testing-library/react'
 import { expect, test } from 'vitest'
 import { wholeJob } from '../../../core/src/jobs/wholeJobCase.ts'
 import { shippedKit, shippedMachine } from '../../../core/src/wiring/shippedCase.ts'
-import { forPages, openApp, testYard } from '../testing/testBed.tsx'
+import { allSaved, forPages, openApp, testYard } from '../testing/testBed.tsx'
 
 forPages()
 
@@ -16,9 +16,11 @@ test('looms of two kits are laid one after the other, and what is written down n
   const yard = testYard()
   yard.put('two', dossiers, wholeJob(dossiers, 'open-up'))
   const { hands } = openApp(yard, '/job/two/lay-loom')
+  await allSaved()
   const learner = await screen.findByRole('button', { name: 'Quernby Learner' })
   expect(learner.getAttribute('aria-pressed')).toBe('true')
   await hands.click(screen.getByRole('button', { name: 'Lowlamp Dial' }))
+  await allSaved()
   await hands.keyboard(' ')
   const laid = () => yard.entries('two').filter(({ kind }) => kind === 'routed')
   await waitFor(() => expect(laid().length).toBeGreaterThan(0))
