@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, test, vi } from 'vitest'
-import { getJson, Refused, Unreachable } from './http.ts'
+import { getBytes, getJson, Refused, Unreachable } from './http.ts'
 
 afterEach(() => vi.unstubAllGlobals())
 
@@ -46,6 +46,11 @@ describe('answers of the server', () => {
     vi.stubGlobal('fetch', () => Promise.resolve({ ok: true, json: () => Promise.reject(late) }))
     await expect(getJson('/x')).rejects.toBeInstanceOf(Unreachable)
     expect(limit.mock.calls.every(([ms]) => ms >= 10_000)).toBe(true)
+    // A file may take as long as it takes.
+    const asked = limit.mock.calls.length
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response('a,b')))
+    expect((await getBytes('/log')).size).toBe(3)
+    expect(limit).toHaveBeenCalledTimes(asked)
     limit.mockRestore()
   })
 

@@ -25,7 +25,11 @@ export class Unreachable extends Error {
 /** Who asked for something and has heard nothing for so long is not going to: a link can hang as well as break. */
 const answerLimitMs = 30_000
 
-/** @throws {Unreachable} where nobody answers, {Refused} with the server's sentences */
+/**
+ * Asks the server.
+ * @param init how; where it is given there is no limit but the link's own
+ * @throws {Unreachable} where nobody answers, {Refused} with the server's sentences
+ */
 export async function request(path: string, init?: RequestInit): Promise<Response> {
   let response: Response
   try {
@@ -89,6 +93,7 @@ export async function putBytes(path: string, bytes: Blob): Promise<void> {
   await request(path, { method: 'PUT', headers: { 'content-type': 'application/octet-stream' }, body: bytes })
 }
 
+/** A file, however long it takes to come. */
 export async function getBytes(path: string): Promise<Blob> {
-  return (await request(path)).blob()
+  return (await request(path, {})).blob()
 }
