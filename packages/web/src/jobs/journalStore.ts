@@ -1,7 +1,8 @@
+import type { JournalEntry } from '@tidy-badger/core/jobs'
 import { v4 as uuid } from 'uuid'
 import { useStore } from 'zustand'
 import { getKept } from '../platform/api/kept.ts'
-import { postJson, putBytes, request } from '../platform/api/http.ts'
+import { jsonOf, postJson, putBytes, request } from '../platform/api/http.ts'
 import { usePreferences } from '../platform/preferences.ts'
 import type { JobWithDossiers } from './api.ts'
 import { createJournalStore } from './createJournalStore.ts'
@@ -16,7 +17,7 @@ const http: JournalHttp = {
   job: async (id) => withSharedDossiers(await getKept<JobWithDossiers>(`/api/jobs/${id}`)),
   async journal(id, after) {
     const answer = await request(`/api/jobs/${id}/journal?after=${after}`)
-    const { head, entries } = await answer.json()
+    const { head, entries } = await jsonOf<{ head: number; entries: JournalEntry[] }>(answer)
     return { head, entries, yard: answer.headers.get('yard'), dossiers: answer.headers.get('dossiers') }
   },
   append: (id, body) => postJson(`/api/jobs/${id}/journal`, body),

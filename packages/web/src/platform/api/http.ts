@@ -52,8 +52,8 @@ function isProblems(body: unknown): body is Problem[] {
   return Array.isArray(body) && body.every((item) => typeof item === 'object' && item !== null && 'message' in item)
 }
 
-export async function getJson<T>(path: string): Promise<T> {
-  const response = await request(path)
+/** @throws {Unreachable} where the answer stops on its way */
+export async function jsonOf<T>(response: Response): Promise<T> {
   try {
     return await response.json()
   } catch (error) {
@@ -61,6 +61,8 @@ export async function getJson<T>(path: string): Promise<T> {
     throw error
   }
 }
+
+export const getJson = async <T>(path: string): Promise<T> => jsonOf<T>(await request(path))
 
 const jsonBody = (method: string, body: unknown): RequestInit => ({
   method,
