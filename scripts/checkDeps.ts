@@ -1,9 +1,9 @@
 import { cruise, type ICruiseResult } from 'dependency-cruiser'
-import { mkdir, rm, writeFile } from 'node:fs/promises'
 import { readdirSync } from 'node:fs'
-import { dirname, join } from 'node:path'
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { importRules as config } from './importRules.ts'
+import { withPlanted } from './planted.ts'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 process.chdir(root)
@@ -38,20 +38,11 @@ const files = ['core', 'server', 'web'].flatMap((name) =>
     .filter((file) => /\.tsx?$/.test(file))
     .map((file) => `packages/${name}/src/${file}`),
 )
-/** Everything and the planted files in one look: nothing imports what is planted. */
-async function withPlanted(): Promise<ICruiseResult> {
-  try {
-    for (const [, path, text] of planted) {
-      await mkdir(dirname(join(root, path)), { recursive: true })
-      await writeFile(join(root, path), `${text}\n`)
-    }
-    return await look()
-  } finally {
-    for (const [, path] of planted) await rm(join(root, path), { force: true })
-  }
-}
-
-const result = await withPlanted()
+// Everything and the planted files in one look: nothing imports what is planted.
+const result = await withPlanted(
+  planted.map(([, path, text]) => ({ path, text })),
+  look,
+)
 const cruised = new Set(result.modules.map((module) => module.source))
 const missed = files.filter((file) => !cruised.has(file))
 const { violations } = result.summary

@@ -1,8 +1,8 @@
 /** Lints everything, then tries the rules on planted violations: a rule that says nothing would pass unseen. */
 import { spawnSync } from 'node:child_process'
-import { rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { withPlanted } from './planted.ts'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 process.chdir(root)
@@ -57,17 +57,13 @@ const planted: [rule: string, file: string, text: string][] = [
     'export const No = () => <div onClick={() => {}} />',
   ],
 ]
-const files = planted.map(([, file], n) => file.replace('planted', `planted${n}`))
-let said = ''
-try {
-  for (const [n, file] of files.entries()) writeFileSync(join(root, file), `${planted[n]?.[2]}\n`)
-  said = spawnSync(process.execPath, [oxlint, '-f', 'unix', ...files], { encoding: 'utf8' }).stdout
-} finally {
-  for (const file of files) rmSync(join(root, file), { force: true })
-}
+const files = planted.map(([, file, text], n) => ({ path: file.replace('planted', `planted${n}`), text }))
+const { stdout: said } = await withPlanted(files, () =>
+  spawnSync(process.execPath, [oxlint, '-f', 'unix', ...files.map(({ path }) => path)], { encoding: 'utf8' }),
+)
 const lines = said.split('\n')
 const unseen = planted.filter(
-  ([rule], n) => !lines.some((line) => line.startsWith(`${files[n]}:`) && line.includes(`/${rule}]`)),
+  ([rule], n) => !lines.some((line) => line.startsWith(`${files[n]?.path}:`) && line.includes(`/${rule}]`)),
 )
 for (const [rule, , text] of unseen) console.error(`the rule ${rule} does not bite: ${text}`)
 console.log(`${planted.length - unseen.length} of ${planted.length} planted violations were seen`)

@@ -62,7 +62,7 @@ export function stationProgress(dossiers: JobDossiers, state: JobState): Station
   return stations.map((station) => progressAt(dossiers, state, station, findings))
 }
 
-/** How far one station is. @param findings of the job as built, by what its own documents say */
+/** How far one station is. @param findings of the job as built */
 export function progressAt(
   dossiers: JobDossiers,
   state: JobState,

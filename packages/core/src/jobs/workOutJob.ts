@@ -18,7 +18,7 @@ export interface WorkedOut {
 /**
  * Works out a job piece by piece: whoever asks may do something else between two pieces, as long as the documents and the state stay as
  * they are. Its plans are made before, else they are made here.
- * @param errata what is known to be wrong on kit sheets: it is found, and bars no station
+ * @param errata what is known to be wrong on kit sheets: a note, which bars no station
  */
 export function* workOutJob(
   dossiers: JobDossiers,
@@ -28,17 +28,13 @@ export function* workOutJob(
   const plan = connectionPlan(dossiers, state)
   yield
   const findings: JobFinding[] = []
-  const own: JobFinding[] = []
   for (const capability of capabilities) {
-    const said = jobFindings(dossiers, state, { plan, errata }, [capability])
-    findings.push(...said)
-    if (errata.length > 0) yield
-    own.push(...(errata.length > 0 ? jobFindings(dossiers, state, { plan }, [capability]) : said))
+    findings.push(...jobFindings(dossiers, state, { plan, errata }, [capability]))
     yield
   }
   const progress: StationProgress[] = []
   for (const station of stations) {
-    progress.push(progressAt(dossiers, state, station, own))
+    progress.push(progressAt(dossiers, state, station, findings))
     yield
   }
   return { plan, findings, stops: openStops(findings), progress }

@@ -2,7 +2,7 @@ import type { JournalEntry } from '@tidy-badger/core/jobs'
 import { v4 as uuid } from 'uuid'
 import { useStore } from 'zustand'
 import { getKept } from '../platform/api/kept.ts'
-import { jsonOf, postJson, putBytes, request } from '../platform/api/http.ts'
+import { ask, jsonOf, postJson, putBytes } from '../platform/api/http.ts'
 import { usePreferences } from '../platform/preferences.ts'
 import type { JobWithDossiers } from './api.ts'
 import { createJournalStore } from './createJournalStore.ts'
@@ -16,7 +16,7 @@ export type { UnsentBatch } from './journalModel.ts'
 const http: JournalHttp = {
   job: async (id) => withSharedDossiers(await getKept<JobWithDossiers>(`/api/jobs/${id}`)),
   async journal(id, after) {
-    const answer = await request(`/api/jobs/${id}/journal?after=${after}`)
+    const answer = await ask(`/api/jobs/${id}/journal?after=${after}`)
     const { head, entries } = await jsonOf<{ head: number; entries: JournalEntry[] }>(answer)
     return { head, entries, yard: answer.headers.get('yard'), dossiers: answer.headers.get('dossiers') }
   },

@@ -5,13 +5,12 @@ import {
   undoBatch,
   type EntryBody,
   type JobDossiers,
-  type JobFinding,
   type JobState,
   type JournalEntry,
-  type StationProgress,
   type TimeSample,
+  type WorkedOut,
 } from '@tidy-badger/core/jobs'
-import type { Erratum, Match } from '@tidy-badger/core/wiring'
+import type { Erratum } from '@tidy-badger/core/wiring'
 import { useQuery } from '@tanstack/react-query'
 import { createContext, useContext, useEffect, useMemo, useState } from 'react'
 import { notice } from '../ui/notices.ts'
@@ -24,18 +23,14 @@ import { askForPerson } from './personStore.ts'
 import { useWorkedOut } from './useWorkedOut.ts'
 
 /** The open job, replayed, with all that follows from it. */
-export interface JobView {
+export interface JobView extends WorkedOut {
   job: JobWithDossiers
   dossiers: JobDossiers
   entries: JournalEntry[]
   voided: Set<string>
   state: JobState
-  plan: Match[]
-  findings: JobFinding[]
-  stops: JobFinding[]
   /** What is known to be wrong on kit sheets, of all jobs. */
   errata: readonly Erratum[]
-  progress: StationProgress[]
   /** Writes entries down; says why when it cannot. @returns whether it was written */
   write: (...bodies: EntryBody[]) => Promise<boolean>
   undo: (entry: string) => Promise<boolean>

@@ -15,10 +15,13 @@ interface Planned {
   entries: JournalEntry[]
   state: JobState
 }
-/** A job, what is known of its sheets, and what follows from both. */
-export interface JobWorkedOut<Job extends Planned> {
+/** A job, and what is known of its sheets. */
+interface Given<Job extends Planned> {
   planned: Job
   errata: readonly Erratum[]
+}
+/** And what follows from both. */
+interface JobWorkedOut<Job extends Planned> extends Given<Job> {
   worked: WorkedOut
 }
 
@@ -68,11 +71,11 @@ export function useWorkedOut<Job extends Planned>(
   planned: Job | null,
   errata: readonly Erratum[],
 ): JobWorkedOut<Job> | null {
-  const [begun, setBegun] = useState<(Omit<JobWorkedOut<Job>, 'worked'> & { worked: WorkedOut | null }) | null>(null)
+  const [begun, setBegun] = useState<(Given<Job> & { worked: WorkedOut | null }) | null>(null)
   const current = begun && planned && begun.planned.job.id === planned.job.id ? begun : null
-  const same = current !== null && current.planned === planned && current.errata === errata
-  const quiet = current !== null && current.planned.entries === planned?.entries
-  const later = planned !== null && !same && (current === null || quiet)
+  const ticked = current !== null && current.planned.entries !== planned?.entries
+  const known = current !== null && current.planned === planned && current.errata === errata
+  const later = !ticked && !known
   useEffect(() => {
     if (!planned || !later) return
     let gone = false
@@ -89,7 +92,7 @@ export function useWorkedOut<Job extends Planned>(
   return useMemo(() => {
     if (!planned || !current) return null
     const { worked, ...of } = current
-    if (worked && (same || quiet)) return { ...of, worked }
+    if (worked && !ticked) return { ...of, worked }
     return { planned, errata, worked: workedOut(planned.dossiers, planned.state, errata) }
-  }, [planned, errata, current, same, quiet])
+  }, [planned, errata, current, ticked])
 }

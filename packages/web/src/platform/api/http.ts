@@ -22,18 +22,11 @@ export class Unreachable extends Error {
   }
 }
 
-/** Who asked for something and has heard nothing for so long is not going to: a link can hang as well as break. */
-const answerLimitMs = 30_000
-
-/**
- * Asks the server.
- * @param init how; where it is given there is no limit but the link's own
- * @throws {Unreachable} where nobody answers, {Refused} with the server's sentences
- */
+/** @throws {Unreachable} where nobody answers, {Refused} with the server's sentences */
 export async function request(path: string, init?: RequestInit): Promise<Response> {
   let response: Response
   try {
-    response = await fetch(path, init ?? { signal: AbortSignal.timeout(answerLimitMs) })
+    response = await fetch(path, init)
   } catch {
     throw new Unreachable()
   }
@@ -52,6 +45,12 @@ function isProblems(body: unknown): body is Problem[] {
   return Array.isArray(body) && body.every((item) => typeof item === 'object' && item !== null && 'message' in item)
 }
 
+/** Who asked for something and has heard nothing for so long is not going to: a link can hang as well as break. */
+const answerLimitMs = 30_000
+
+/** Asks for what comes soon or not at all; the limit holds for reading the answer too, by {@link jsonOf}. */
+export const ask = (path: string): Promise<Response> => request(path, { signal: AbortSignal.timeout(answerLimitMs) })
+
 /** @throws {Unreachable} where the answer stops on its way */
 export async function jsonOf<T>(response: Response): Promise<T> {
   try {
@@ -62,7 +61,7 @@ export async function jsonOf<T>(response: Response): Promise<T> {
   }
 }
 
-export const getJson = async <T>(path: string): Promise<T> => jsonOf<T>(await request(path))
+export const getJson = async <T>(path: string): Promise<T> => jsonOf<T>(await ask(path))
 
 const jsonBody = (method: string, body: unknown): RequestInit => ({
   method,
@@ -97,5 +96,5 @@ export async function putBytes(path: string, bytes: Blob): Promise<void> {
 
 /** A file, however long it takes to come. */
 export async function getBytes(path: string): Promise<Blob> {
-  return (await request(path, {})).blob()
+  return (await request(path)).blob()
 }
