@@ -8,8 +8,16 @@ import { MemoryRouter, useLocation, useRoutes } from 'react-router'
 import { setImmediate as setImmediateOfNode } from 'node:timers'
 import { afterEach, beforeAll, beforeEach, expect, vi } from 'vitest'
 import { routes } from '../app/routes.tsx'
-import { NoticeBoard } from '../ui/NoticeBoard.tsx'
+import { useFinding } from '../finds/store.ts'
+import { useConfirm } from '../jobs/confirmStore.ts'
+import { usePersonQuestion } from '../jobs/personStore.ts'
+import { useKeptTexts } from '../platform/keptTexts.ts'
 import { usePreferences } from '../platform/preferences.ts'
+import { useLoomView } from '../routing/store.ts'
+import { NoticeBoard } from '../ui/NoticeBoard.tsx'
+import { clickerKeys, singleKeys } from '../ui/useKeys.ts'
+import { useSelection } from '../wiring/store.ts'
+import { useWorkSelection } from '../work/store.ts'
 import { threadsHere } from './threadsHere.ts'
 
 interface HeldJob {
@@ -119,6 +127,25 @@ class SilentSocket {
 
 const said: string[] = []
 
+const asBegun = <State,>(store: { setState: (state: State) => void; getInitialState: () => State }) =>
+  store.setState(store.getInitialState())
+
+/** All as in a page just opened: files share what they load, and nothing that one has done is left for another. */
+function asOpened(): void {
+  localStorage.clear()
+  asBegun(useConfirm)
+  asBegun(useFinding)
+  asBegun(useKeptTexts)
+  asBegun(useLoomView)
+  asBegun(usePersonQuestion)
+  asBegun(usePreferences)
+  asBegun(useSelection)
+  asBegun(useWorkSelection)
+  singleKeys.on = true
+  clickerKeys.clear()
+  usePreferences.setState({ person: 'Runa', device: 'test' })
+}
+
 /** Call in a test file that shows pages: what a page says to the console fails its test, and nothing is left behind. */
 export function forPages(): void {
   // The device's store outlives a file's window: what it has begun is finished by a timer that no window takes with it.
@@ -132,8 +159,7 @@ export function forPages(): void {
   beforeEach(() => {
     // As the page itself says.
     document.documentElement.lang = 'en'
-    localStorage.clear()
-    usePreferences.setState({ person: 'Runa', device: 'test' })
+    asOpened()
     vi.spyOn(console, 'error').mockImplementation((...words: unknown[]) => said.push(words.map(String).join(' ')))
   })
   afterEach(() => {

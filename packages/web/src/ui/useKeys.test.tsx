@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { fireEvent, render, screen } from '@testing-library/react'
-import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest'
+import { beforeEach, describe, expect, test, vi } from 'vitest'
 import { forPages } from '../testing/testBed.tsx'
 import { clickerKeys, singleKeys, useKeys } from './useKeys.ts'
 
@@ -29,10 +29,8 @@ const press = (init: KeyboardEventInit & { key: string }, at: Element = document
 
 beforeEach(() => {
   did.mockClear()
-  singleKeys.on = true
   render(<Page />)
 })
-afterEach(() => clickerKeys.clear())
 
 describe('single keys', () => {
   test('do what stands for them, in either case, and keep the browser from its own', () => {
