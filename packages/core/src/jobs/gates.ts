@@ -1,6 +1,7 @@
 import { barredMeanwhile, regenerating } from '../aftertreatment/index.ts'
 import type { Refusal } from '../journal/index.ts'
 import { stepOf } from '../dossiers/index.ts'
+import { whileItStands } from '../shared/index.ts'
 import type { Capability } from './capability.ts'
 import { jobFindings } from './jobFindings.ts'
 import type { NewEntry } from './model.ts'
@@ -19,7 +20,7 @@ function startsEngine(dossiers: JobDossiers, entry: NewEntry): boolean {
 
 /** What bars entries by what several capabilities know together: stops, what a step asks for, waits, the tray. */
 export function jobGates(list: readonly Capability[]): Gate[] {
-  return [
+  const gates: Gate[] = [
     (dossiers, state, entry) => {
       if (entry.kind !== 'station-done') return []
       const bars = stationBars(dossiers, state, entry.station, () => jobFindings(dossiers, state, {}, list))
@@ -78,4 +79,9 @@ export function jobGates(list: readonly Capability[]): Gate[] {
         : [{ code: 'no-such-finding', message: 'There is no such stop now. It may have been mended.' }]
     },
   ]
+  return gates.map(
+    (gate): Gate =>
+      (dossiers, state, entry) =>
+        whileItStands(state, () => gate(dossiers, state, entry)),
+  )
 }

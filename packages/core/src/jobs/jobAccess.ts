@@ -1,6 +1,6 @@
 import { farPlacesOf } from '../routing/index.ts'
 import { connectionPlan } from '../wiring/index.ts'
-import { perPair } from '../shared/index.ts'
+import { perPair, perState } from '../shared/index.ts'
 import type { JobDossiers, JobState } from './state.ts'
 import {
   alsoTargets,
@@ -152,6 +152,12 @@ export function accessOf(
   known: KnownMinutes | undefined = dossiers.learnt,
 ): AccessPlan | null {
   if (!dossiers.machine.covers) return null
+  return known === dossiers.learnt ? accessLearnt(dossiers, state) : accessKnowing(dossiers, state, known)
+}
+
+const accessLearnt = perState((dossiers: JobDossiers, state: Needed) => accessKnowing(dossiers, state, dossiers.learnt))
+
+function accessKnowing(dossiers: JobDossiers, state: Needed, known: KnownMinutes | undefined): AccessPlan {
   const options = accessOptionsOf(dossiers, state, known)
   const key = JSON.stringify([
     jobTargets(dossiers, state).map(targetKey),

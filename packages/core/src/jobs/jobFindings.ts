@@ -1,5 +1,6 @@
 import type { Station } from '../dossiers/index.ts'
 import { standingOf, type Rule, type Standing } from '../findings/index.ts'
+import { whileItStands } from '../shared/index.ts'
 import { purposeOf } from '../vehicles/index.ts'
 import { connectionPlan, findingKey, type Finding } from '../wiring/index.ts'
 import { capabilities } from './capabilities.ts'
@@ -28,15 +29,17 @@ export function jobFindings(
   list: readonly Capability[] = capabilities,
 ): JobFinding[] {
   const stock = purposeOf(state) === 'stock'
-  return list
-    .filter(({ name }) => !stock || !ofFitting.has(name))
-    .flatMap(({ findings, rules = {} }) =>
-      (findings?.(dossiers, state, { plan, errata }) ?? []).map((finding) => {
-        const key = findingKey(finding)
-        const rule: Rule | undefined = rules[finding.rule]
-        return standingOf(finding, key, rule, state.lifted[key])
-      }),
-    )
+  return whileItStands(state, () =>
+    list
+      .filter(({ name }) => !stock || !ofFitting.has(name))
+      .flatMap(({ findings, rules = {} }) =>
+        (findings?.(dossiers, state, { plan, errata }) ?? []).map((finding) => {
+          const key = findingKey(finding)
+          const rule: Rule | undefined = rules[finding.rule]
+          return standingOf(finding, key, rule, state.lifted[key])
+        }),
+      ),
+  )
 }
 
 /** What judges how a kit is fitted: of one that comes off it says nothing. */

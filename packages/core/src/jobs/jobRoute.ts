@@ -10,7 +10,7 @@ import { connectionPlan } from '../wiring/index.ts'
 import type { Decisions, JobDossiers, JobState } from './state.ts'
 import { groundPlaces, groundPracticeOf, supplyLine, type GroundPlace, type SupplyLine } from '../electrical/index.ts'
 import { bundleAreaMm2, type RankedPlace, trunkPart } from '../routing/index.ts'
-import { perPair, success, type Outcome } from '../shared/index.ts'
+import { perPair, perState, success, type Outcome } from '../shared/index.ts'
 import { memberChosen } from './members.ts'
 import {
   cachedBy,
@@ -61,6 +61,10 @@ export interface MemberLoom extends MemberPlace {
  * before and of those before it in the job, narrows it for the next.
  */
 export function plannedLooms(dossiers: JobDossiers, state: Chosen & Partial<Pick<JobState, 'routes'>>): MemberLoom[] {
+  return loomsLaid(dossiers, state)
+}
+
+const loomsLaid = perState((dossiers: JobDossiers, state: Chosen & Partial<Pick<JobState, 'routes'>>) => {
   const taken = new Map<PassageId, number>()
   const members = mountPlacesOf(dossiers, state)
   return members.map((item): MemberLoom => {
@@ -70,7 +74,7 @@ export function plannedLooms(dossiers: JobDossiers, state: Chosen & Partial<Pick
     if (loom && members.length > 1) takeRoom(taken, loom, item, state.routes ?? {})
     return { ...item, own, route, loom }
   })
-}
+})
 
 /** Adds what a loom takes of each passage it lies in, mm²: as laid where that is written down, else as planned. */
 function takeRoom(

@@ -17,7 +17,7 @@ import { jobOf } from './members.ts'
 import { mountPlacesOf, placeOfMember } from './mountPlace.ts'
 import { accessOf, opensFuel } from './jobAccess.ts'
 import { purposeOf } from '../vehicles/index.ts'
-import { perPair } from '../shared/index.ts'
+import { perPair, perState } from '../shared/index.ts'
 import { sayStep } from './words.ts'
 
 type Needed = Pick<JobState, 'decided' | 'found'>
@@ -33,6 +33,10 @@ export function stepsOf(dossiers: JobDossiers, station: Station, state: Needed =
  * written, the machine's first.
  */
 export function jobSteps(dossiers: JobDossiers, state: Needed = nothingChosen): Step[] {
+  return stepsInOrder(dossiers, state)
+}
+
+const stepsInOrder = perState((dossiers: JobDossiers, state: Needed): Step[] => {
   const fuel = opensFuel(accessOf(dossiers, state))
   const key = JSON.stringify([
     fuel,
@@ -43,7 +47,7 @@ export function jobSteps(dossiers: JobDossiers, state: Needed = nothingChosen): 
     mountPlacesOf(dossiers, state).map(({ place }) => place?.id),
   ])
   return orders(dossiers, key, () => orderedSteps(dossiers, state, fuel))
-}
+})
 const orders = perPair<Step[]>('steps')
 
 function orderedSteps(dossiers: JobDossiers, state: Needed, fuel: boolean): Step[] {

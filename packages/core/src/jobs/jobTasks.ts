@@ -18,7 +18,7 @@ import { placeOfMember } from './mountPlace.ts'
 import { accessOf } from './jobAccess.ts'
 import { loomPassages, plannedLooms } from './jobRoute.ts'
 import { purposeOf } from '../vehicles/index.ts'
-import type { Spoken } from '../shared/index.ts'
+import { whileItStands, type Spoken } from '../shared/index.ts'
 import { pipeMinutes, weldsBoss } from '../sensors/index.ts'
 import { sayWork, stationWork, type WorkItem } from './workItems.ts'
 import { sayTask } from './words.ts'
@@ -85,6 +85,10 @@ export function daySpread({ tasks, people, factor }: Pick<JobDay, 'tasks' | 'peo
  * to cool, plugs for the battery and for what stays charged, closing for the wake.
  */
 export function jobTasks(dossiers: JobDossiers, state: JobState, learnt: LearntTimes = new Map()): DayTask[] {
+  return whileItStands(state, () => tasksOf(dossiers, state, learnt))
+}
+
+function tasksOf(dossiers: JobDossiers, state: JobState, learnt: LearntTimes): DayTask[] {
   const tasks: DayTask[] = []
   const timed = (task: Omit<DayTask, 'learntFrom'>): DayTask => {
     const known = learnt.get(task.id)

@@ -11,7 +11,7 @@ import {
 } from '../routing/index.ts'
 import { memberChosen, memberJobs, type MemberJob } from './members.ts'
 import { planners } from './planners.ts'
-import { perPair, type Outcome } from '../shared/index.ts'
+import { perPair, perState, type Outcome } from '../shared/index.ts'
 
 type Chosen = Pick<JobState, 'decided'>
 const nothingChosen: Chosen = { decided: nothingDecided }
@@ -92,6 +92,10 @@ export interface MemberPlace extends MemberJob {
 
 /** Where each module of a job goes: those with a place of their own first, then the others in the order of the kits where there is room. */
 export function mountPlacesOf(dossiers: JobDossiers, state: Chosen = nothingChosen): MemberPlace[] {
+  return placesOfMembers(dossiers, state)
+}
+
+const placesOfMembers = perState((dossiers: JobDossiers, state: Chosen): MemberPlace[] => {
   const jobs = memberJobs(dossiers)
   if (jobs.length === 1) return jobs.map((job) => ({ ...job, place: mountPlaceOf(job.dossiers, state) }))
   const chosen = jobs.map((job) => ({ job, own: memberChosen(dossiers, job.member, state) }))
@@ -105,7 +109,7 @@ export function mountPlacesOf(dossiers: JobDossiers, state: Chosen = nothingChos
     if (place) taken.set(place.id, [...(taken.get(place.id) ?? []), kit])
   }
   return jobs.map((job) => ({ ...job, place: places.get(job.member.key) }))
-}
+})
 
 const isSettled = ({ decided }: Chosen) => decided.held !== undefined || decided.mountPlace !== undefined
 

@@ -1,6 +1,7 @@
 import type { JobDossiers, JobState } from './state.ts'
 import { openStops } from '../findings/index.ts'
 import { stations, stationsOf, type Station } from '../dossiers/index.ts'
+import { whileItStands } from '../shared/index.ts'
 import { purposeOf, stockBars } from '../vehicles/index.ts'
 import { endsDone, ownEnds } from './endProgress.ts'
 import { capabilities } from './capabilities.ts'
@@ -58,8 +59,10 @@ function barring(state: JobState, findings: readonly JobFinding[]): readonly Job
 
 /** How far each station is, in working order. What was done and is barred now is open again, whatever came after it. */
 export function stationProgress(dossiers: JobDossiers, state: JobState): StationProgress[] {
-  const findings = jobFindings(dossiers, state)
-  return stations.map((station) => progressAt(dossiers, state, station, findings))
+  return whileItStands(state, () => {
+    const findings = jobFindings(dossiers, state)
+    return stations.map((station) => progressAt(dossiers, state, station, findings))
+  })
 }
 
 /** How far one station is. @param findings of the job as built */

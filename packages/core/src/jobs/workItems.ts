@@ -7,7 +7,7 @@ import { accessOf } from './jobAccess.ts'
 import { coversBefore, stepsOf } from './jobSteps.ts'
 import { capabilities } from './capabilities.ts'
 import type { Capability, OwnWork, WorkAsk } from './capability.ts'
-import type { Spoken } from '../shared/index.ts'
+import { whileItStands, type Spoken } from '../shared/index.ts'
 import { sayTask } from './words.ts'
 import { passagesOf, plannedLooms, plannedPassages, type MemberLoom } from './jobRoute.ts'
 import type { EntryBody } from './model.ts'
@@ -37,9 +37,11 @@ export function stationWork(
   list: readonly Capability[] = capabilities,
 ): WorkItem[] {
   if (!stationsOf(purposeOf(state)).includes(station)) return []
-  const own = list.flatMap(({ work }) => work?.(dossiers, state, station) ?? [])
-  const items = (first: boolean) => own.filter((item) => (item.first ?? false) === first).map(ownItem)
-  return [...items(true), ...plannedWork(dossiers, state, station), ...items(false)]
+  return whileItStands(state, () => {
+    const own = list.flatMap(({ work }) => work?.(dossiers, state, station) ?? [])
+    const items = (first: boolean) => own.filter((item) => (item.first ?? false) === first).map(ownItem)
+    return [...items(true), ...plannedWork(dossiers, state, station), ...items(false)]
+  })
 }
 
 function ownItem({ id, code, facts, words, minutes, done, asks, makes }: OwnWork): WorkItem {

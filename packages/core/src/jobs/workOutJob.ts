@@ -1,5 +1,6 @@
 import { stations } from '../dossiers/index.ts'
 import { openStops } from '../findings/index.ts'
+import { whileItStands } from '../shared/index.ts'
 import { connectionPlan, type Erratum, type Match } from '../wiring/index.ts'
 import { capabilities } from './capabilities.ts'
 import { jobFindings, type JobFinding } from './jobFindings.ts'
@@ -42,9 +43,11 @@ export function* workOutJob(
 
 /** All of it at once. */
 export function workedOut(dossiers: JobDossiers, state: JobState, errata: readonly Erratum[]): WorkedOut {
-  const work = workOutJob(dossiers, state, errata)
-  for (;;) {
-    const { done, value } = work.next()
-    if (done) return value
-  }
+  return whileItStands(state, () => {
+    const work = workOutJob(dossiers, state, errata)
+    for (;;) {
+      const { done, value } = work.next()
+      if (done) return value
+    }
+  })
 }

@@ -53,56 +53,92 @@ function tails({ topological, behind }: CompiledTasks, lengths: readonly number[
   return tail
 }
 
-export function place(compiled: CompiledTasks, people: 1 | 2, lengths: readonly number[]): Schedule {
-  const { tasks, before, behind } = compiled
-  const tail = tails(compiled, lengths)
-  const open = before.map((list) => list.length)
-  const ready = [...tasks.keys()].filter((i) => open[i] === 0)
-  const start = new Float64Array(tasks.length).fill(-1)
-  const end = new Float64Array(tasks.length)
+/** Puts tasks on the clock. @param lengths of the tasks, by place, min */
+function place(compiled: CompiledTasks, people: 1 | 2, lengths: readonly number[]): Schedule {
+  const { tasks, before } = compiled
+  const start = new Float64Array(tasks.length)
+  const end = new Float64Array(tasks.length).fill(-1)
   const held: (number | null)[] = tasks.map(() => null)
   const who: number[][] = tasks.map(() => [])
-  const free = Array<number>(people).fill(0)
   const lastOf = Array<number | null>(people).fill(null)
+  const minutes = runClock(compiled, people, lengths, (i, now, persons) => {
+    held[i] = before[i].find((j) => end[j] === now) ?? null
+    start[i] = now
+    end[i] = now + lengths[i]
+    who[i] = persons
+    for (const person of persons) {
+      const last = lastOf[person]
+      if (held[i] === null && last !== null && end[last] === now) held[i] = last
+      lastOf[person] = i
+    }
+  })
+  const slots = tasks.map((task, i): Slot => ({ task: task.id, start: start[i], end: end[i], who: who[i] }))
+  return { slots, minutes, critical: pathTo(tasks, end, held, minutes) }
+}
+
+/** How long all takes when everybody who is free takes what has most behind it, min. @param lengths of the tasks, by place, min */
+export const minutesOfAll = (compiled: CompiledTasks, people: 1 | 2, lengths: readonly number[]): number =>
+  runClock(compiled, people, lengths)
+
+/**
+ * Runs the clock until all is done.
+ * @param onStart hears of every start, in order: which task, when, and who takes it
+ * @returns when the last one ends, min
+ */
+function runClock(
+  compiled: CompiledTasks,
+  people: 1 | 2,
+  lengths: readonly number[],
+  onStart?: (i: number, now: number, persons: number[]) => void,
+): number {
+  const { tasks, before, behind } = compiled
+  const tail = tails(compiled, lengths)
+  const open = Uint16Array.from(before, (list) => list.length)
+  const end = new Float64Array(tasks.length)
+  const free = new Float64Array(people)
+  // What may start, most behind it first.
+  const ready: number[] = []
+  const join = (i: number) => {
+    let at = ready.length
+    while (at > 0 && (tail[ready[at - 1]] < tail[i] || (tail[ready[at - 1]] === tail[i] && ready[at - 1] > i))) at--
+    ready.splice(at, 0, i)
+  }
+  for (let i = 0; i < open.length; i++) if (open[i] === 0) join(i)
   const running: number[] = []
   let now = 0
   for (let left = tasks.length; left > 0;) {
-    ready.sort((a, b) => tail[b] - tail[a] || a - b)
+    let idle = 0
+    for (const until of free) if (until <= now) idle++
     for (let at = 0; at < ready.length;) {
       const i = ready[at]
       const hands = Math.min(tasks[i].hands, people)
-      const idle = free.flatMap((until, person) => (until <= now ? [person] : []))
-      if (idle.length < hands) {
+      if (idle < hands) {
         at++
         continue
       }
       ready.splice(at, 1)
-      start[i] = now
       end[i] = now + lengths[i]
-      const blockers = before[i].filter((j) => end[j] === now)
-      held[i] = blockers[0] ?? null
-      who[i] = idle.slice(0, hands)
-      for (const person of who[i]) {
-        const last = lastOf[person]
-        if (held[i] === null && last !== null && end[last] === now) held[i] = last
+      const persons: number[] = []
+      for (let person = 0; persons.length < hands; person++) if (free[person] <= now) persons.push(person)
+      onStart?.(i, now, persons)
+      for (const person of persons) {
         free[person] = end[i]
-        lastOf[person] = i
+        if (end[i] > now) idle--
       }
       running.push(i)
     }
     if (running.length === 0) throw new Error('scheduling: nothing can start')
-    now = Math.min(...running.map((i) => end[i]))
+    now = Infinity
+    for (const i of running) now = Math.min(now, end[i])
     for (let at = running.length - 1; at >= 0; at--) {
       const i = running[at]
       if (end[i] > now) continue
       running.splice(at, 1)
       left--
-      for (const next of behind[i]) if (--open[next] === 0) ready.push(next)
+      for (const next of behind[i]) if (--open[next] === 0) join(next)
     }
   }
-  const slots = tasks.map((task, i): Slot => ({ task: task.id, start: start[i], end: end[i], who: who[i] }))
-  const minutes = Math.max(0, ...end)
-  return { slots, minutes, critical: pathTo(tasks, end, held, minutes) }
+  return end.reduce((latest, at) => Math.max(latest, at), 0)
 }
 
 function pathTo(tasks: readonly Task[], end: Float64Array, held: (number | null)[], minutes: number): string[] {

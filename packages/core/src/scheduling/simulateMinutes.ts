@@ -2,7 +2,7 @@ import type { Minutes } from '../dossiers/index.ts'
 import { seededRandom, type SeededRandom } from '../shared/index.ts'
 import { priorWeight, type LearntMinutes } from './learnMinutes.ts'
 import type { Task } from './model.ts'
-import { compile, place } from './scheduleTasks.ts'
+import { compile, minutesOfAll } from './scheduleTasks.ts'
 
 export interface MinutesSpread {
   p50: number
@@ -50,11 +50,11 @@ export function simulateMinutes(
   const random = seededRandom(seed)
   const ends = Array.from({ length: runs }, () => {
     const stretch = Math.exp(day.sigma * random.normal())
-    return place(
+    return minutesOfAll(
       compiled,
       people,
       tasks.map((task) => (task.hands === 0 ? task.minutes.likely : stretch * drawMinutes(task.minutes, random))),
-    ).minutes
+    )
   }).sort((a, b) => a - b)
   return { p50: ends[Math.floor(runs * 0.5)], p90: ends[Math.floor(runs * 0.9)] }
 }

@@ -100,3 +100,37 @@ export function keptBy(pairs: readonly DocumentPair[], work: () => void): Kept[]
 export function remember(pair: DocumentPair, kept: Kept): void {
   for (const { name, put } of memories) for (const [key, value] of kept[name] ?? []) put(pair, key, value)
 }
+
+/** What was worked out of a state that stands as it is for a while, by what works it out and the documents it was worked out with. */
+const standing = new WeakMap<object, Map<object, { of: object; value: unknown }>>()
+
+/**
+ * Runs work during which a state stands as it is: what {@link perState} works out of it is worked out once. A state that a journal is just
+ * being replayed into is none such.
+ */
+export function whileItStands<T>(state: object, work: () => T): T {
+  if (standing.has(state)) return work()
+  standing.set(state, new Map())
+  try {
+    return work()
+  } finally {
+    standing.delete(state)
+  }
+}
+
+/** What follows from documents and a state: worked out once {@link whileItStands}, else each time it is asked for. */
+export function perState<Of extends object, State extends object, T>(
+  make: (of: Of, state: State) => T,
+): (of: Of, state: State) => T {
+  return (of, state) => {
+    // What a piece of work stands on is written down each time it is read.
+    const memory = watching === null ? standing.get(state) : undefined
+    if (!memory) return make(of, state)
+    const known = memory.get(make)
+    // oxlint-disable-next-line typescript/consistent-type-assertions -- made by the same function of the same documents
+    if (known?.of === of) return known.value as T
+    const value = make(of, state)
+    memory.set(make, { of, value })
+    return value
+  }
+}

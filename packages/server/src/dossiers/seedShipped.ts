@@ -29,14 +29,11 @@ export async function seedShipped(
   const heads = await repository.heads()
   const stored = new Set(heads.map((row) => row.hash))
   if (typeof SHIPPED_HASHES !== 'undefined' && SHIPPED_HASHES.every((hash) => stored.has(hash))) return []
-  const { shippedDossiers } = await import('@tidy-badger/core/dossiers/shipped')
   const ids = new Set(heads.map((row) => `${row.kind} ${row.id}`))
   const seeded: Seeded[] = []
   const fresh: DossierRow[] = []
-  for (const shipped of shippedDossiers) {
-    const document = orRefuse(parseDossier(shipped))
+  for (const { document, hash } of await (shipping ??= readShipped())) {
     const { kind, id } = document
-    const hash = contentHash(document)
     if (stored.has(hash)) known(hash, document)
     else if (!ids.has(`${kind} ${id}`)) {
       fresh.push({ hash, kind, id, version: document.version, document, storedAt: now, published: true })
@@ -51,6 +48,17 @@ export async function seedShipped(
   }
   await repository.publishNew(fresh)
   return seeded
+}
+
+/** What ships is read and weighed once, however many stores are opened. */
+let shipping: ReturnType<typeof readShipped> | undefined
+
+async function readShipped(): Promise<{ document: Dossier; hash: string }[]> {
+  const { shippedDossiers } = await import('@tidy-badger/core/dossiers/shipped')
+  return shippedDossiers.map((shipped) => {
+    const document = orRefuse(parseDossier(shipped))
+    return { document, hash: contentHash(document) }
+  })
 }
 
 /** Publishes a shipped document as the next version of its id, unless some version says the same already. */

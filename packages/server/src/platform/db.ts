@@ -1,7 +1,7 @@
 import { PGlite, type Transaction } from '@electric-sql/pglite'
 import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
-import { mkdir, readFile } from 'node:fs/promises'
+import { mkdir } from 'node:fs/promises'
 import { fileURLToPath } from 'node:url'
 import { earlyModule } from './earlyModule.ts'
 import { prepareDataFolder, storeBroken, storeOf, watchFolder, type FolderWatch } from './dataFolder.ts'
@@ -41,28 +41,8 @@ export async function openPrepared(dataFolder: string): Promise<OpenDatabase> {
   return migrated(guarded(client, folder), folder)
 }
 
-/** Names the file of a template, for tests. */
-export const templateVariable = 'TIDY_BADGER_TEMPLATE'
-
-/** Tables made and filled once, to be copied. */
-export async function makeTemplate(fill: (db: Database) => Promise<void>): Promise<Blob> {
-  const made = await PGlite.create()
-  const { db } = await migrated(made, { check: () => undefined })
-  await fill(db)
-  const dump = await made.dumpDataDir('none')
-  await made.close()
-  return dump
-}
-
-/** The same in memory, for tests: a copy of the template. */
-export async function openInMemory(): Promise<OpenDatabase> {
-  const file = process.env[templateVariable]
-  if (file === undefined) throw new Error(`${templateVariable} names no template of the store.`)
-  const client = await PGlite.create({ loadDataDir: new Blob([await readFile(file)]) })
-  return { db: drizzle(client), folder: { check: () => undefined }, close: () => client.close() }
-}
-
-async function migrated(client: PGlite, folder: FolderWatch): Promise<OpenDatabase> {
+/** A store with its tables brought up to date. */
+export async function migrated(client: PGlite, folder: FolderWatch): Promise<OpenDatabase> {
   const db = drizzle(client)
   await migrate(db, { migrationsFolder })
   return { db, folder, close: () => client.close() }

@@ -4,6 +4,7 @@ import { entryVersion, planAppend, replay, stationProgress, timeReport } from '@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { cleanup, configure, render, screen, waitFor } from '@testing-library/react'
 import { userEvent } from '@testing-library/user-event'
+import * as react from 'react'
 import { MemoryRouter, useLocation, useRoutes } from 'react-router'
 import { setImmediate as setImmediateOfNode } from 'node:timers'
 import { afterEach, beforeAll, beforeEach, expect, vi } from 'vitest'
@@ -125,6 +126,13 @@ class SilentSocket {
   close(): void {}
 }
 
+/** React notes for every element where it was made, for a message of its own: a tenth of the time of these tests, and nobody reads it. */
+function withoutOwnerStacks(): void {
+  const internals: unknown = Reflect.get(react, '__CLIENT_INTERNALS_DO_NOT_USE_OR_WARN_USERS_THEY_CANNOT_UPGRADE')
+  if (typeof internals !== 'object' || internals === null) throw new Error('React counts its stacks elsewhere now')
+  Object.defineProperty(internals, 'recentlyCreatedOwnerStacks', { get: () => Infinity, set: () => undefined })
+}
+
 const said: string[] = []
 
 const asBegun = <State,>(store: { setState: (state: State) => void; getInitialState: () => State }) =>
@@ -148,6 +156,7 @@ function asOpened(): void {
 
 /** Call in a test file that shows pages: what a page says to the console fails its test, and nothing is left behind. */
 export function forPages(): void {
+  withoutOwnerStacks()
   // The device's store outlives a file's window: what it has begun is finished by a timer that no window takes with it.
   beforeAll(() => {
     globalThis.setImmediate = setImmediateOfNode
