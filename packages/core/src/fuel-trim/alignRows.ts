@@ -1,4 +1,4 @@
-import { locate, tableAt, targetAt } from './bilinear.ts'
+import { AxisCursor, tableReader, targetReader } from './bilinear.ts'
 import type { FilterResult } from './filterRows.ts'
 import { rejectReasons, type RejectReason, type RideLog, type TrimProblem } from './model.ts'
 import type { SensorTiming, SmearedPoints } from './sensorTiming.ts'
@@ -56,6 +56,8 @@ export function alignRows(
   const counts = new Float64Array(rejectReasons.length + 1)
   const overrunMemoryS = Math.max(0.25, 5 * timing.lagS)
   const transientMemoryS = Math.max(0.1, 2 * timing.lagS)
+  const [rpm, load] = [new AxisCursor(axes.rpm), new AxisCursor(axes.load)]
+  const [inForceAt, aimedAt] = [tableReader(trimPct), targetReader(target)]
   let count = 0
   let before = 0
   for (let k = 0; k < rows; k++) {
@@ -77,21 +79,19 @@ export function alignRows(
       counts[reason]++
       continue
     }
-    const r = locate(axes.rpm, thenRpm)
-    const l = locate(axes.load, thenLoad)
-    const inForce = tableAt(axes.rpm, axes.load, trimPct, thenRpm, thenLoad)
-    const wanted = 100 * ((afr[k] / targetAt(target, thenRpm, thenLoad)) * (1 + inForce / 100) - 1)
+    rpm.seek(thenRpm)
+    load.seek(thenLoad)
+    const inForce = inForceAt(rpm, load)
+    const wanted = 100 * ((afr[k] / aimedAt(thenRpm, thenLoad)) * (1 + inForce / 100) - 1)
     const speed =
       step > 0
-        ? Math.abs(points.rpm[after] - points.rpm[before]) / (axes.rpm[r.low + 1] - axes.rpm[r.low]) / step +
-          Math.abs(points.throttlePct[after] - points.throttlePct[before]) /
-            (axes.load[l.low + 1] - axes.load[l.low]) /
-            step
+        ? Math.abs(points.rpm[after] - points.rpm[before]) / rpm.width / step +
+          Math.abs(points.throttlePct[after] - points.throttlePct[before]) / load.width / step
         : 0
     source[count] = k
-    node[count] = r.low * loads + l.low
-    rpmShare[count] = r.share
-    loadShare[count] = l.share
+    node[count] = rpm.low * loads + load.low
+    rpmShare[count] = rpm.share
+    loadShare[count] = load.share
     wantedPct[count] = wanted - inForce
     trust[count] = 1 / (1 + (speed / halfTrustPerS) ** 2)
     count++

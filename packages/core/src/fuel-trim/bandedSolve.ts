@@ -81,17 +81,19 @@ export function inverseInBand(factor: BandFactor): BandMatrix {
   const { size, width, values } = factor
   const stride = width + 1
   const inverse = new Float64Array(size * stride)
-  const at = (a: number, b: number) => (a >= b ? inverse[a * stride + (a - b)] : inverse[b * stride + (b - a)])
+  // The column of L below its diagonal.
+  const below = new Float64Array(stride)
   for (let column = size - 1; column >= 0; column--) {
     const last = Math.min(size - 1, column + width)
+    for (let k = column + 1; k <= last; k++) below[k - column] = values[k * stride + (k - column)]
     for (let row = last; row > column; row--) {
       let sum = 0
-      for (let k = column + 1; k <= last; k++) sum -= values[k * stride + (k - column)] * at(row, k)
+      for (let k = column + 1; k <= row; k++) sum -= below[k - column] * inverse[row * stride + (row - k)]
+      for (let k = row + 1; k <= last; k++) sum -= below[k - column] * inverse[k * stride + (k - row)]
       inverse[row * stride + (row - column)] = sum
     }
     let diagonal = 1 / values[column * stride]
-    for (let k = column + 1; k <= last; k++)
-      diagonal -= values[k * stride + (k - column)] * inverse[k * stride + (k - column)]
+    for (let k = column + 1; k <= last; k++) diagonal -= below[k - column] * inverse[k * stride + (k - column)]
     inverse[column * stride] = diagonal
   }
   return { size, width, values: inverse }

@@ -9,8 +9,8 @@ import { smearPoints, type SensorTiming } from './sensorTiming.ts'
 /** What is taken when the log is too steady to tell, s: the middle of what short exhausts show. */
 export const assumedDelayS = 0.3
 const longestDelayS = 1.5
-/** Rows the search looks at, in so many pieces spread over the ride. */
-const rowsLookedAt = 24_000
+/** Rows the search looks at, in so many pieces spread over the ride: fewer while it only looks for the neighbourhood. */
+const rowsLookedAt = { coarse: 10_000, fine: 24_000 }
 const piecesTaken = 12
 
 const lagShares = [0, 0.2, 0.4, 0.6, 0.8]
@@ -26,7 +26,7 @@ export function estimateDelay(
   problem: TrimProblem,
   given?: number,
 ): { timing: SensorTiming; source: DelaySource } {
-  const loss = lossOfTiming(...pieces(log, filter), problem)
+  const loss = lossOfTiming(...pieces(log, filter, rowsLookedAt.fine), problem)
   const timing = (delayS: number, lagShare: number): SensorTiming => ({
     transportS: delayS * (1 - lagShare),
     lagS: delayS * lagShare,
@@ -35,7 +35,8 @@ export function estimateDelay(
   if (given !== undefined) return { timing: timing(given, given > 0 ? bestShare(given) : 0), source: 'given' }
 
   const coarse = Array.from({ length: Math.round(longestDelayS / 0.1) + 1 }, (_, i) => i * 0.1)
-  const first = lowest(coarse, (delayS) => loss(timing(delayS, 0.4)))
+  const roughly = lossOfTiming(...pieces(log, filter, rowsLookedAt.coarse), problem)
+  const first = lowest(coarse, (delayS) => roughly(timing(delayS, 0.4)))
   const spread = Math.max(...first.values.filter(Number.isFinite)) / first.value - 1
   if (!Number.isFinite(first.value) || !(spread > 0.01))
     return { timing: timing(assumedDelayS, 0.4), source: 'assumed' }
@@ -71,11 +72,11 @@ function lossOfTiming(log: RideLog, filter: FilterResult, problem: TrimProblem):
 }
 
 /** A log cut down to pieces spread evenly over the rows that may be used; the seams are gaps in time and drop out by themselves. */
-function pieces(log: RideLog, filter: FilterResult): [RideLog, FilterResult] {
-  if (log.rows <= 1.5 * rowsLookedAt) return [log, filter]
+function pieces(log: RideLog, filter: FilterResult, rows: number): [RideLog, FilterResult] {
+  if (log.rows <= 1.5 * rows) return [log, filter]
   const first = filter.reasonOfRow.findIndex((reason) => reason === 0)
   const from = Math.max(0, first)
-  const length = Math.floor(rowsLookedAt / piecesTaken)
+  const length = Math.floor(rows / piecesTaken)
   const apart = (log.rows - from - length) / (piecesTaken - 1)
   const starts = Array.from({ length: piecesTaken }, (_, i) => Math.floor(from + i * apart))
   const cut = (values: Float64Array): Float64Array => {

@@ -29,18 +29,25 @@ export function penalised(
 ): Penalised | null {
   const m = rows[0]?.length ?? 0
   const smooth = m - free
-  const { normal, right } = normalOf(rows, ys, m)
+  const points = sparse(rows)
+  const { normal, right } = normalOf(points, ys, m)
   const held = differencePenalty(m, smooth)
-  const scale = Math.max(...normal.slice(0, smooth).map((row, i) => row[i] ?? 0)) || 1
+  let scale = 0
+  for (let i = 0; i < smooth; i++) scale = Math.max(scale, normal[i * m + i])
+  scale ||= 1
   const degrees = rows.length - order - free
-  const tried: { x: Float64Array; factor: Float64Array[]; variance: number; criterion: number }[] = []
+  const tried: { x: Float64Array; factor: Factor; variance: number; criterion: number }[] = []
   for (let log = -6; log <= 7; log += 0.5) {
     const lambda = scale * 10 ** log
-    const factor = cholesky(normal.map((row, i) => row.map((value, j) => value + lambda * (held[i]?.[j] ?? 0))))
+    const factor = cholesky(
+      normal.map((value, at) => value + lambda * held[at]),
+      m,
+    )
     if (!factor) continue
     const x = solve(factor, right)
-    const variance = Math.max(1e-12, misfit(rows, ys, x) + lambda * bending(x, smooth)) / degrees
-    const determinant = factor.reduce((sum, row, i) => sum + 2 * Math.log(row[i] ?? 1), 0)
+    const variance = Math.max(1e-12, misfit(points, ys, x) + lambda * bending(x, smooth)) / degrees
+    let determinant = 0
+    for (let i = 0; i < m; i++) determinant += 2 * Math.log(factor.values[i * m + i])
     const known = usual === null ? 0 : (Math.log10((lambda * usual * usual) / variance) / usualSpread) ** 2
     const criterion = degrees * Math.log(variance) + determinant - (smooth - order) * Math.log(lambda) + known
     tried.push({ x, factor, variance, criterion })
@@ -54,26 +61,26 @@ export function penalised(
 
 /** The mean of several fits, each by its weight, and what is not known of it. */
 function together(
-  fits: readonly { x: Float64Array; factor: Float64Array[]; variance: number; weight: number }[],
+  fits: readonly { x: Float64Array; factor: Factor; variance: number; weight: number }[],
   m: number,
 ): Penalised {
   const all = fits.reduce((sum, { weight }) => sum + weight, 0)
   const coefficients = new Float64Array(m)
-  for (const { x, weight } of fits)
-    x.forEach((value, i) => (coefficients[i] = (coefficients[i] ?? 0) + (weight * value) / all))
+  for (const { x, weight } of fits) x.forEach((value, i) => (coefficients[i] += (weight * value) / all))
   let known: Float64Array[] | null = null
   const covariance = () => {
     if (known) return known
-    const made = zeros(m)
-    for (const fit of fits) {
-      const part = fit.weight / all
-      const off = fit.x.map((value, i) => value - (coefficients[i] ?? 0))
-      inverseOf(fit.factor, m).forEach((row, i) => {
-        const into = made[i]
-        if (into)
-          row.forEach((value, j) => {
-            into[j] = (into[j] ?? 0) + part * (fit.variance * value + (off[i] ?? 0) * (off[j] ?? 0))
-          })
+    const made = Array.from({ length: m }, () => new Float64Array(m))
+    const unit = new Float64Array(m)
+    for (const { weight, x, factor, variance } of fits) {
+      const part = weight / all
+      const off = x.map((value, i) => value - coefficients[i])
+      made.forEach((into, i) => {
+        unit.fill(0)
+        unit[i] = 1
+        solve(factor, unit).forEach((value, j) => {
+          into[j] += part * (variance * value + off[i] * off[j])
+        })
       })
     }
     known = made
@@ -82,29 +89,49 @@ function together(
   return { coefficients, covariance }
 }
 
-function normalOf(rows: readonly Float64Array[], ys: readonly number[], m: number) {
-  const normal = zeros(m)
-  const right = new Float64Array(m)
+/** What each point makes of the coefficients, by those it touches: a cubic piece touches four. */
+interface Points {
+  count: number
+  /** Where each point's figures begin, and where the last one's end. */
+  from: Int32Array
+  at: Int32Array
+  value: Float64Array
+}
+
+function sparse(rows: readonly Float64Array[]): Points {
+  const from = new Int32Array(rows.length + 1)
+  const [at, value]: [number[], number[]] = [[], []]
   rows.forEach((row, k) => {
-    for (let i = 0; i < m; i++) {
-      const x = row[i] ?? 0
-      const into = normal[i]
-      if (x === 0 || !into) continue
-      right[i] = (right[i] ?? 0) + x * (ys[k] ?? 0)
-      for (let j = 0; j < m; j++) into[j] = (into[j] ?? 0) + x * (row[j] ?? 0)
-    }
+    row.forEach((figure, i) => {
+      if (figure === 0) return
+      at.push(i)
+      value.push(figure)
+    })
+    from[k + 1] = at.length
   })
+  return { count: rows.length, from, at: Int32Array.from(at), value: Float64Array.from(value) }
+}
+
+/** The normal equations, the matrix by rows: m × m. */
+function normalOf({ count, from, at, value }: Points, ys: readonly number[], m: number) {
+  const normal = new Float64Array(m * m)
+  const right = new Float64Array(m)
+  for (let k = 0; k < count; k++)
+    for (let a = from[k]; a < from[k + 1]; a++) {
+      right[at[a]] += value[a] * ys[k]
+      for (let b = from[k]; b < from[k + 1]; b++) normal[at[a] * m + at[b]] += value[a] * value[b]
+    }
   return { normal, right }
 }
 
 /** Squares of what the model leaves of the points. */
-function misfit(rows: readonly Float64Array[], ys: readonly number[], x: Float64Array): number {
+function misfit({ count, from, at, value }: Points, ys: readonly number[], x: Float64Array): number {
   let sum = 0
-  rows.forEach((row, k) => {
-    let off = ys[k] ?? 0
-    for (let i = 0; i < x.length; i++) off -= (row[i] ?? 0) * (x[i] ?? 0)
+  for (let k = 0; k < count; k++) {
+    let off = ys[k]
+    for (let a = from[k]; a < from[k + 1]; a++) off -= value[a] * x[at[a]]
     sum += off * off
-  })
+  }
   return sum
 }
 
@@ -112,61 +139,56 @@ function misfit(rows: readonly Float64Array[], ys: readonly number[], x: Float64
 function bending(x: Float64Array, smooth: number): number {
   let sum = 0
   for (let k = 0; k + order < smooth; k++) {
-    const bend = differences.reduce((all, times, i) => all + times * (x[k + i] ?? 0), 0)
+    let bend = 0
+    for (let i = 0; i <= order; i++) bend += differences[i] * x[k + i]
     sum += bend * bend
   }
   return sum
 }
 
-/** The same as a matrix. */
-function differencePenalty(m: number, smooth: number): Float64Array[] {
-  const made = zeros(m)
+/** The same as a matrix by rows. */
+function differencePenalty(m: number, smooth: number): Float64Array {
+  const made = new Float64Array(m * m)
   for (let k = 0; k + order < smooth; k++)
-    differences.forEach((a, i) => {
-      const into = made[k + i]
-      if (into) differences.forEach((b, j) => (into[k + j] = (into[k + j] ?? 0) + a * b))
-    })
+    differences.forEach((a, i) => differences.forEach((b, j) => (made[(k + i) * m + k + j] += a * b)))
   return made
 }
 
-const zeros = (m: number): Float64Array[] => Array.from({ length: m }, () => new Float64Array(m))
-
-/** Lower factor of a positive definite matrix; null where it is none. */
-function cholesky(matrix: readonly Float64Array[]): Float64Array[] | null {
-  const m = matrix.length
-  const factor = zeros(m)
-  for (let i = 0; i < m; i++)
-    for (let j = 0; j <= i; j++) {
-      let sum = matrix[i]?.[j] ?? 0
-      for (let k = 0; k < j; k++) sum -= (factor[i]?.[k] ?? 0) * (factor[j]?.[k] ?? 0)
-      const row = factor[i]
-      if (!row) return null
-      if (i === j) {
-        if (sum <= 0) return null
-        row[j] = Math.sqrt(sum)
-      } else row[j] = sum / (factor[j]?.[j] ?? 1)
-    }
-  return factor
+/** A lower factor by rows, with the first column of each row that is not zero: what lies before it stays so. */
+interface Factor {
+  m: number
+  values: Float64Array
+  first: Int32Array
 }
 
-function solve(factor: readonly Float64Array[], right: Float64Array): Float64Array {
-  const m = factor.length
-  const x = Float64Array.from(right)
+/** Lower factor of a positive definite matrix given by rows; null where it is none. */
+function cholesky(matrix: Float64Array, m: number): Factor | null {
+  const values = new Float64Array(m * m)
+  const first = new Int32Array(m)
   for (let i = 0; i < m; i++) {
-    for (let k = 0; k < i; k++) x[i] = (x[i] ?? 0) - (factor[i]?.[k] ?? 0) * (x[k] ?? 0)
-    x[i] = (x[i] ?? 0) / (factor[i]?.[i] ?? 1)
+    let begin = 0
+    while (begin < i && matrix[i * m + begin] === 0) begin++
+    first[i] = begin
+    for (let j = begin; j <= i; j++) {
+      let sum = matrix[i * m + j]
+      for (let k = Math.max(begin, first[j]); k < j; k++) sum -= values[i * m + k] * values[j * m + k]
+      if (i !== j) values[i * m + j] = sum / values[j * m + j]
+      else if (sum <= 0) return null
+      else values[i * m + i] = Math.sqrt(sum)
+    }
+  }
+  return { m, values, first }
+}
+
+function solve({ m, values, first }: Factor, right: Float64Array): Float64Array {
+  const x = right.slice()
+  for (let i = 0; i < m; i++) {
+    for (let k = first[i]; k < i; k++) x[i] -= values[i * m + k] * x[k]
+    x[i] /= values[i * m + i]
   }
   for (let i = m - 1; i >= 0; i--) {
-    for (let k = i + 1; k < m; k++) x[i] = (x[i] ?? 0) - (factor[k]?.[i] ?? 0) * (x[k] ?? 0)
-    x[i] = (x[i] ?? 0) / (factor[i]?.[i] ?? 1)
+    x[i] /= values[i * m + i]
+    for (let k = first[i]; k < i; k++) x[k] -= values[i * m + k] * x[i]
   }
   return x
-}
-
-function inverseOf(factor: readonly Float64Array[], m: number): Float64Array[] {
-  return Array.from({ length: m }, (_item, i) => {
-    const unit = new Float64Array(m)
-    unit[i] = 1
-    return solve(factor, unit)
-  })
 }
