@@ -130,7 +130,7 @@ class SilentSocket {
 function withoutOwnerStacks(): void {
   const internals: unknown = Reflect.get(react, '__CLIENT_INTERNALS_DO_NOT_USE_OR_WARN_USERS_THEY_CANNOT_UPGRADE')
   if (typeof internals !== 'object' || internals === null) throw new Error('React counts its stacks elsewhere now')
-  Object.defineProperty(internals, 'recentlyCreatedOwnerStacks', { get: () => Infinity, set: () => undefined })
+  Object.defineProperty(internals, 'recentlyCreatedOwnerStacks', { get: () => Infinity, set: () => {} })
 }
 
 const said: string[] = []
