@@ -1,5 +1,5 @@
 import { networkInterfaces } from 'node:os'
-import { expect, expectAccessible, journalOf, named, post, saved, soon, test } from './support/fixtures.ts'
+import { expect, expectAccessible, journalOf, named, post, saved, soon, test, turnTo } from './support/fixtures.ts'
 import { pictureWithPlace } from './support/picture.ts'
 import { runApp } from './support/runApp.ts'
 
@@ -169,7 +169,7 @@ test('taken in as a fitter does: answers, earlier work with its plug, the note s
   await expect(page.getByText('Told to M. Harrow by Runa')).toBeVisible()
   await page.reload()
   await expect(page.getByLabel('What the owner wants')).toHaveValue('pulls better up the pass road')
-  await page.goto(`/job/${id}/open-up`)
+  await turnTo(page, 'open-up')
   await expect(page.getByRole('button', { name: /Earlier work, bypass: old loom/ })).toBeVisible()
 })
 

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { stations } from '@tidy-badger/core/dossiers'
-import { expect, expectAccessible, test } from './support/fixtures.ts'
+import { expect, expectAccessible, test, turnTo } from './support/fixtures.ts'
 import { handOf } from './support/hand.ts'
 
 async function newKit(page: Page, model: string, from: string): Promise<void> {
@@ -307,19 +307,18 @@ test('a machine nobody knows is there in five minutes: six plugs, a photo, and a
   await expect(page.getByRole('link', { name: /Hook up/ })).toBeVisible()
   expect(hand.seconds()).toBeLessThan(300)
   test.info().annotations.push({ type: 'seconds', description: hand.seconds().toFixed(0) })
-  const job = new URL(page.url()).pathname.split('/')[2]
-  await page.goto(`/job/${job}/take-in`)
+  await turnTo(page, 'take-in')
   await page
     .getByLabel('Photos of it as it came in: pick or take pictures')
     .setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: await page.screenshot() })
   await expect(page.getByRole('img', { name: 'Photo, before' })).toHaveCount(1)
   for (const station of stations.slice(1)) {
-    await page.goto(`/job/${job}/${station}`)
+    await turnTo(page, station)
     await expect(page.getByRole('main').or(page.locator('#main')).first()).toBeVisible()
     await expect(page.getByText(/cannot be (shown|opened)/)).toHaveCount(0)
     await expectAccessible(page)
   }
-  await page.goto(`/job/${job}/hook-up`)
+  await turnTo(page, 'hook-up')
   // What is known finds its plug: injector, coil, crank, throttle and ground.
   await expect(page.getByText('Injector plug').first()).toBeVisible()
 })

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, saved, test } from './support/fixtures.ts'
+import { expect, expectAccessible, saved, test, turnTo } from './support/fixtures.ts'
 
 /** A brake's lines: power to a peak at the end. */
 const brake = (kw: number, unit = 'kW') =>
@@ -147,6 +147,6 @@ test('no approval is a closed course, on the take-in and on the paper', async ({
   await asked.getByRole('button', { name: 'Write it down' }).click()
   await expect(asked.getByText('No approval in the valley: closed course only, told to Joren.')).toBeVisible()
   await expectAccessible(page)
-  await page.goto(`/job/${id}/hand-back`)
+  await turnTo(page, 'hand-back')
   await expect(page.getByText(/Closed course only; told to Joren/)).toBeVisible()
 })

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, post, saved, test } from './support/fixtures.ts'
+import { expect, expectAccessible, post, saved, test, turnTo } from './support/fixtures.ts'
 import type { RunningApp } from './support/runApp.ts'
 
 async function newJob(app: RunningApp, machine: string, kit: string): Promise<string> {
@@ -77,7 +77,7 @@ test('places side by side: another one moves the plan, one that is no good says 
   await saved(page)
   const wiring = await (await fetch(`${app.url}/api/jobs/${id}/wiring`)).json()
   expect(wiring.findings.map((finding: { rule: string }) => finding.rule)).toContain('lead-short')
-  await page.goto(`/job/${id}/check-kit`)
+  await turnTo(page, 'check-kit')
   await page.getByRole('tab', { name: 'Uses up' }).click()
   await expect(page.getByText(/^Wire for /).first()).toBeVisible()
 })
@@ -106,9 +106,9 @@ test('the feed: four tests, one that fails stops; the ground is measured and a s
   await expect(page.getByText(/if it stays, try frame ground cluster/)).toBeVisible()
   await expectAccessible(page)
   await saved(page)
-  await page.goto(`/job/${id}/wake`)
+  await turnTo(page, 'wake')
   await expect(page.getByText('A stop is open. Mend it first.')).toBeVisible()
-  await page.goto(`/job/${id}/lay-loom`)
+  await turnTo(page, 'lay-loom')
   await tab(page, 'Power')
   await dead.fill('0.1')
   await dead.press('Enter')
@@ -133,9 +133,9 @@ test('lock to lock: swung, measured 40 mm short, a stop until it is measured aga
   await right.press('Enter')
   await expect(margin(page)).toContainText('Dial plug is 40 mm short at the right lock.')
   await saved(page)
-  await page.goto(`/job/${id}/wake`)
+  await turnTo(page, 'wake')
   await expect(page.getByText('A stop is open. Mend it first.')).toBeVisible()
-  await page.goto(`/job/${id}/lay-loom`)
+  await turnTo(page, 'lay-loom')
   await page
     .getByRole('button', { name: /Dial plug/ })
     .first()

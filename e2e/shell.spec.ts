@@ -105,7 +105,7 @@ test('steps, readings out of range, missing parts', async ({ page, copy }) => {
   await page.getByRole('group', { name: 'Bus terminator' }).getByRole('button', { name: 'present' }).click()
   await expect(page.getByText('Bus terminator is missing')).toHaveCount(0)
 
-  await page.goto(`/job/${id}/make-safe`)
+  await turnTo(page, 'make-safe')
   await expect(page.getByRole('heading', { name: 'Seat off' })).toBeVisible()
   await page.keyboard.press('Space')
   await expect(page.getByRole('heading', { name: /^Measure the battery at rest, key off/ })).toBeVisible()

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
-import { expect, expectAccessible, saved, test } from './support/fixtures.ts'
+import { expect, expectAccessible, saved, test, turnTo } from './support/fixtures.ts'
 
 const dock = (page: Page) => page.getByRole('region', { name: 'Next' })
 
@@ -112,7 +112,7 @@ test('a pickup with a selector: a click that shows another level, wheels by thei
   await saved(page)
   expect(await rulesOf(app.url, id)).toEqual(expect.arrayContaining(['selector-differs', 'knob-rubs']))
 
-  await page.goto(`/job/${id}/set-up`)
+  await turnTo(page, 'set-up')
   await page.getByRole('button', { name: 'Wheels and speed' }).click()
   const wheels = page.getByRole('dialog')
   await wheels.getByLabel('As it came', { exact: true }).fill('0,80')

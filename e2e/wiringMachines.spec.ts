@@ -21,18 +21,32 @@ async function expectedFigure(dock: Locator): Promise<string> {
   return String(Math.round(((low + high) / 2) * 100) / 100)
 }
 
+/**
+ * How many entries the page shows, and whether it asks for more or for patience: looked at in the page, in one go. Who looks for a name in a
+ * whole drawing from outside holds it up.
+ */
+const seen = (page: Page): Promise<{ entries: number; asks: boolean; waits: boolean }> =>
+  page.evaluate(() => {
+    const buttons = [...document.querySelectorAll('button')].map(({ textContent }) => textContent.trim())
+    const dock = document.querySelector('[aria-label="Next"]')?.textContent ?? ''
+    return {
+      entries: Number(/\d+/.exec(buttons.find((text) => text.startsWith('Journal')) ?? '')?.[0]),
+      asks: document.querySelector('[role=dialog]') !== null,
+      waits: dock.includes('min to wait yet'),
+    }
+  })
+
+/** Waits until more is written down. */
+const writtenDown = (page: Page, before: number) => soon(async () => (await seen(page)).entries).toBeGreaterThan(before)
+
 /** Ticks a station off from its first step to its last with the space bar; what a step asks for is typed, a wait is reasoned away. */
 async function bySpaceBar(page: Page, station: Station): Promise<void> {
   await turnTo(page, station)
   const dock = page.getByRole('region', { name: 'Next' })
   await expect(dock).toBeVisible()
-  const counted = async () =>
-    Number(
-      /\d+/.exec((await page.getByRole('button', { name: /^Journal/, includeHidden: true }).textContent()) ?? '')?.[0],
-    )
   for (let tick = 0; tick < 40; tick++) {
     if (await dock.getByText('is complete').isVisible()) break
-    const before = await counted()
+    const { entries: before } = await seen(page)
     const field = dock.getByRole('textbox').first()
     if (await field.isVisible()) {
       const reading = (await field.getAttribute('inputmode')) === 'decimal'
@@ -40,19 +54,19 @@ async function bySpaceBar(page: Page, station: Station): Promise<void> {
       await field.press('Enter')
     } else {
       await page.keyboard.press('Space')
-      const waits = dock.getByText(/min to wait yet/)
-      const card = page.getByRole('dialog')
-      await soon(async () => (await card.isVisible()) || (await waits.isVisible()) || (await counted()) > before).toBe(
-        true,
-      )
-      if (await card.isVisible()) await answerAsked(card)
-      if (await waits.isVisible()) {
+      let said = await seen(page)
+      await soon(async () => {
+        said = await seen(page)
+        return said.asks || said.waits || said.entries > before
+      }).toBe(true)
+      if (said.asks) await answerAsked(page.getByRole('dialog'))
+      if (said.waits) {
         await dock.getByRole('button', { name: 'Go on without' }).click()
         await dock.getByRole('textbox').fill('stood overnight, everything cold and asleep')
         await dock.getByRole('textbox').press('Enter')
       }
     }
-    await soon(counted).toBeGreaterThan(before)
+    await writtenDown(page, before)
   }
   await expect(dock.getByText('is complete')).toBeVisible()
   await saved(page)
@@ -90,11 +104,10 @@ for (const [machine, kit] of fittings)
     await turnTo(page, 'hook-up')
     await expect(page.getByRole('heading', { name: /^0 of \d+ ends connected$/ })).toBeVisible()
     const last = page.getByRole('heading', { name: 'Every end is connected' })
-    const journal = page.getByRole('button', { name: /^Journal/ })
     for (let press = 0; press < 40; press++) {
-      const before = await journal.textContent()
+      const { entries: before } = await seen(page)
       await page.keyboard.press('Space')
-      await soon(() => journal.textContent()).not.toBe(before)
+      await writtenDown(page, before)
       if (await last.isVisible()) break
     }
     await expect(last).toBeVisible()
