@@ -1,6 +1,8 @@
 // Runs every check and every test, goes on after a failure, and ends with one line that counts them all.
-import { spawn, spawnSync } from 'node:child_process'
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { spawn } from 'node:child_process'
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { failuresFile } from './failureReporter.ts'
 
@@ -12,29 +14,35 @@ mkdirSync(reports, { recursive: true })
 let passed = 0
 let failed = 0
 
-function run(name: string, command: string, args: string[], env: Record<string, string> = {}): boolean {
-  console.log(`\n== ${name}`)
-  const started = Date.now()
-  const { status } = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } })
-  console.log(`== ${name}: ${status === 0 ? 'ok' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(0)} s`)
-  return status === 0
+interface Run {
+  args: readonly string[]
+  env?: Record<string, string>
+  /** Told as it goes, not whole when it is over. */
+  aloud?: boolean
 }
 
-/** One check, told whole when it is over, so that two can run side by side. */
-function check(name: string): Promise<void> {
+/** Runs something; what it says is told in one piece, so that two can run side by side. */
+function run(name: string, command: string, { args, env = {}, aloud = false }: Run): Promise<boolean> {
   const started = Date.now()
   const said: Buffer[] = []
-  const child = spawn('npm', ['run', '--silent', name], { stdio: ['ignore', 'pipe', 'pipe'] })
-  for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece: Buffer) => said.push(piece))
+  if (aloud) console.log(`\n== ${name}`)
+  const child = spawn(command, args, {
+    stdio: aloud ? ['ignore', 'inherit', 'inherit'] : ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, ...env },
+  })
+  for (const stream of [child.stdout, child.stderr]) stream?.on('data', (piece: Buffer) => said.push(piece))
   return new Promise((done) => {
     child.on('close', (status) => {
-      if (status === 0) passed++
-      else failed++
       const end = `${status === 0 ? 'ok' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(0)} s`
-      console.log(`\n== ${name}\n${Buffer.concat(said).toString()}== ${name}: ${end}`)
-      done()
+      console.log(`${aloud ? '' : `\n== ${name}\n${Buffer.concat(said).toString()}`}== ${name}: ${end}`)
+      done(status === 0)
     })
   })
+}
+
+async function check(name: string): Promise<void> {
+  if (await run(name, 'npm', { args: ['run', '--silent', name] })) passed++
+  else failed++
 }
 
 async function inTurn(names: readonly string[]): Promise<void> {
@@ -58,32 +66,44 @@ await Promise.all([
   inTurn(['check:types']),
   inTurn(['check:format', 'check:rules', 'check:dossiers', 'build', 'check:bundle']),
 ])
-// These two plant violations beside the sources, and see what stands there.
-await inTurn(['check:lint', 'check:deps'])
-
-const unit = run('unit and server', 'npx', [
-  'vitest',
-  'run',
-  '--reporter=dot',
-  '--reporter=json',
-  '--reporter=./scripts/failureReporter.ts',
-  `--outputFile.json=${reports}/unit.json`,
+// Lint and directions plant violations beside the sources, and see what stands there: nothing else reads sources meanwhile.
+const yards = mkdtempSync(join(tmpdir(), 'tidy-badger-yards-'))
+await Promise.all([
+  inTurn(['check:lint', 'check:deps']),
+  run('yards to begin with', 'npx', { args: ['tsx', 'e2e/support/makeYards.ts', yards] }),
 ])
-count(unit, () => {
-  const report = JSON.parse(readFileSync(`${reports}/unit.json`, 'utf8'))
-  return {
-    passed: report.numPassedTests,
-    failed: report.numFailedTests + report.numFailedTestSuites * Number(report.numFailedTests === 0),
-  }
-})
 
-const browser = run('end to end', 'npx', ['playwright', 'test', '-c', 'e2e/playwright.config.ts'], {
-  PLAYWRIGHT_JSON_OUTPUT_NAME: `${process.cwd()}/${reports}/e2e.json`,
-})
-count(browser, () => {
-  const { stats } = JSON.parse(readFileSync(`${reports}/e2e.json`, 'utf8'))
-  return { passed: stats.expected, failed: stats.unexpected + stats.flaky }
-})
+async function unitAndServer(): Promise<void> {
+  const ok = await run('unit and server', 'npx', {
+    args: [
+      ...['vitest', 'run', '--reporter=dot', '--reporter=json', '--reporter=./scripts/failureReporter.ts'],
+      `--outputFile.json=${reports}/unit.json`,
+    ],
+  })
+  count(ok, () => {
+    const report = JSON.parse(readFileSync(`${reports}/unit.json`, 'utf8'))
+    return {
+      passed: report.numPassedTests,
+      failed: report.numFailedTests + report.numFailedTestSuites * Number(report.numFailedTests === 0),
+    }
+  })
+}
+
+async function endToEnd(): Promise<void> {
+  const ok = await run('end to end', 'npx', {
+    args: ['playwright', 'test', '-c', 'e2e/playwright.config.ts'],
+    env: { PLAYWRIGHT_JSON_OUTPUT_NAME: `${process.cwd()}/${reports}/e2e.json`, TIDY_BADGER_YARDS: yards },
+    aloud: true,
+  })
+  count(ok, () => {
+    const { stats } = JSON.parse(readFileSync(`${reports}/e2e.json`, 'utf8'))
+    return { passed: stats.expected, failed: stats.unexpected + stats.flaky }
+  })
+}
+
+// Each waits now and then, for a server, for a page, for its last file: the other has the processors meanwhile.
+await Promise.all([unitAndServer(), endToEnd()])
+rmSync(yards, { recursive: true, force: true })
 
 if (existsSync(failuresFile)) console.log(`\n${readFileSync(failuresFile, 'utf8')}`)
 console.log(`\n${passed} passed, ${failed} failed`)

@@ -1,15 +1,15 @@
-import { cp, mkdtemp, rm } from 'node:fs/promises'
+import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { runApp } from './runApp.ts'
+import { makeYards } from './makeYards.ts'
 
-/** Makes a new yard and seeds a demo yard once; each test starts its own server on a copy of either. */
+/** Each test starts its own server on a copy of a new yard or of a demo yard; both are made once, or were made before. */
 export default async function demoYard(): Promise<() => Promise<void>> {
-  const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-yard-'))
-  const [bare, demo] = [join(folder, 'new'), join(folder, 'demo')]
-  await (await runApp({ folder: bare })).end()
-  await cp(bare, demo, { recursive: true })
-  await (await runApp({ demo: true, folder: demo })).end()
-  Object.assign(process.env, { TIDY_BADGER_NEW_YARD: bare, TIDY_BADGER_YARD: demo })
-  return () => rm(folder, { recursive: true, force: true })
+  const made = process.env.TIDY_BADGER_YARDS
+  const folder = made ?? (await mkdtemp(join(tmpdir(), 'tidy-badger-yard-')))
+  const yards = await makeYards(folder)
+  Object.assign(process.env, { TIDY_BADGER_NEW_YARD: yards.bare, TIDY_BADGER_YARD: yards.demo })
+  return async () => {
+    if (made === undefined) await rm(folder, { recursive: true, force: true })
+  }
 }
