@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { dossierRepository } from './dossiers/repository.ts'
 import { seedShipped } from './dossiers/seedShipped.ts'
-import { makeTemplate, templateVariable } from './testDatabase.ts'
+import { makeTemplate, templateVariable } from './platform/testDatabase.ts'
 
 /** Makes the tables and what ships once for all test files; each opens a copy. */
 export default async function testStore(): Promise<() => Promise<void>> {

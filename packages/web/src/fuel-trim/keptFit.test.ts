@@ -4,7 +4,6 @@ import { deviceStore } from '../platform/storage/deviceStore.ts'
 import { keepFit, keptFit } from './keptFit.ts'
 
 type Fitted = Parameters<typeof keepFit>[2]
-// oxlint-disable-next-line typescript/consistent-type-assertions -- what is kept is not looked into
 const fitted = (rows: number) => ({ ok: true, rows }) as unknown as Fitted
 
 test('what a log said is there for the same question, and for no other', async () => {

@@ -3,7 +3,7 @@ import { act, render, screen } from '@testing-library/react'
 import { Suspense } from 'react'
 import { expect, test, vi } from 'vitest'
 import { forPages } from '../testing/testBed.tsx'
-import { afterwards } from './afterwards.ts'
+import { afterwards, fetchAfterwards } from './afterwards.ts'
 import { comesLater, later } from './comesLater.tsx'
 
 forPages()
@@ -49,4 +49,27 @@ test('a dialog is not there until it is opened, and stays to close by itself', a
   expect(await screen.findByText('open')).toBeTruthy()
   rerender(<Dialog open={false} />)
   expect(screen.getByText('closing')).toBeTruthy()
+})
+
+test('what is fetched afterwards comes one after the other, in order, whatever fails', async () => {
+  const [log, ends]: [string[], (() => void)[]] = [[], []]
+  const fetched = (name: string) =>
+    fetchAfterwards(() => {
+      log.push(`${name} begun`)
+      return new Promise<void>((done, fail) => {
+        ends.push(() => {
+          log.push(`${name} over`)
+          if (name === 'second') fail(new Error('no link'))
+          else done()
+        })
+      })
+    })
+  for (const name of ['first', 'second', 'third']) fetched(name)
+  await afterwards
+  for (let i = 0; i < 3; i++) {
+    await vi.waitFor(() => expect(ends).toHaveLength(i + 1), 10_000)
+    expect(log).toHaveLength(2 * i + 1)
+    ends[i]?.()
+  }
+  expect(log).toEqual(['first begun', 'first over', 'second begun', 'second over', 'third begun', 'third over'])
 })

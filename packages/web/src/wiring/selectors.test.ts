@@ -9,7 +9,6 @@ import { endAt, endViews } from './selectors.ts'
 /** As much of an open job as is looked at here. */
 function viewOf(dossiers: JobDossiers, entries: readonly NewEntry[]): JobView {
   const state = replay(dossiers, asJournal(entries))
-  // oxlint-disable-next-line typescript/consistent-type-assertions -- the rest of a view is not looked at
   return { dossiers, state, ...workedOut(dossiers, state, []) } as JobView
 }
 

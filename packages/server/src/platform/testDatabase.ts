@@ -1,7 +1,7 @@
 import { PGlite } from '@electric-sql/pglite'
 import { drizzle } from 'drizzle-orm/pglite'
 import { readFile } from 'node:fs/promises'
-import { migrated, type Database, type OpenDatabase } from './platform/db.ts'
+import { migrated, type Database, type OpenDatabase } from './db.ts'
 
 /** Names the file of the template. */
 export const templateVariable = 'TIDY_BADGER_TEMPLATE'
