@@ -8,6 +8,7 @@ import { asJournal } from '../../../core/src/jobs/journalCase.ts'
 import { wholeJob } from '../../../core/src/jobs/wholeJobCase.ts'
 import { shippedKit, shippedMachine } from '../../../core/src/wiring/shippedCase.ts'
 import { useWorkedOut, workOutBetween } from './useWorkedOut.ts'
+import '../testing/patience.ts'
 
 afterEach(startPlanning)
 

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import type { JobDossiers, JournalEntry, NewEntry } from '@tidy-badger/core/jobs'
 import { entryVersion, planAppend, replay, stationProgress, timeReport } from '@tidy-badger/core/jobs'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { cleanup, configure, render, screen, waitFor } from '@testing-library/react'
+import { cleanup, render, screen, waitFor } from '@testing-library/react'
 import { userEvent } from '@testing-library/user-event'
 import * as react from 'react'
 import { MemoryRouter, useLocation, useRoutes } from 'react-router'
@@ -19,6 +19,7 @@ import { NoticeBoard } from '../ui/NoticeBoard.tsx'
 import { clickerKeys, singleKeys } from '../ui/useKeys.ts'
 import { useSelection } from '../wiring/store.ts'
 import { useWorkSelection } from '../work/store.ts'
+import './patience.ts'
 import { threadsHere } from './threadsHere.ts'
 
 interface HeldJob {
@@ -109,13 +110,6 @@ export function testYard() {
     },
   }
 }
-
-// What is looked for is there once the rooms have been loaded, on a busy machine too.
-configure({
-  asyncUtilTimeout: 20_000,
-  defaultHidden: true,
-  getElementError: (message) => new Error(message ?? 'not found'),
-})
 
 /** A socket that never says anything: news is asked for instead. */
 class SilentSocket {

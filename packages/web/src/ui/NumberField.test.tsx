@@ -1,9 +1,10 @@
 // @vitest-environment happy-dom
-import { cleanup, fireEvent, render, screen } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { afterEach, expect, test, vi } from 'vitest'
 import { useState } from 'react'
 import { NumberField } from './NumberField.tsx'
 import { Sheet } from './Sheet.tsx'
+import '../testing/patience.ts'
 
 afterEach(cleanup)
 
@@ -47,7 +48,7 @@ test('a sheet gives the keys to what is to be typed first', async () => {
       <input aria-label="Name" data-first />
     </Sheet>,
   )
-  await vi.waitFor(() => expect(document.activeElement).toBe(screen.getByLabelText('Name')))
+  await waitFor(() => expect(document.activeElement).toBe(screen.getByLabelText('Name')))
   fireEvent.keyDown(document.activeElement ?? document.body, { key: 'Escape' })
   expect(onClose).toHaveBeenCalled()
 })

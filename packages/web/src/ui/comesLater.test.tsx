@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { act, render, screen } from '@testing-library/react'
+import { act, render, screen, waitFor } from '@testing-library/react'
 import { Suspense } from 'react'
 import { expect, test, vi } from 'vitest'
 import { forPages } from '../testing/testBed.tsx'
@@ -15,7 +15,8 @@ test('it is fetched once the page stands, and then shown at once, without a gap'
   const Later = later(load)
   expect(load).not.toHaveBeenCalled()
   await afterwards
-  await vi.waitFor(() => expect(load).toHaveBeenCalledTimes(1))
+  // What all rooms want fetched afterwards is read first.
+  await waitFor(() => expect(load).toHaveBeenCalledTimes(1))
   await act(async () => undefined)
   render(
     <Suspense fallback={<p>waiting</p>}>
@@ -67,7 +68,7 @@ test('what is fetched afterwards comes one after the other, in order, whatever f
   for (const name of ['first', 'second', 'third']) fetched(name)
   await afterwards
   for (let i = 0; i < 3; i++) {
-    await vi.waitFor(() => expect(ends).toHaveLength(i + 1), 10_000)
+    await waitFor(() => expect(ends).toHaveLength(i + 1))
     expect(log).toHaveLength(2 * i + 1)
     ends[i]?.()
   }

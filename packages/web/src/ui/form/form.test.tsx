@@ -7,6 +7,7 @@ import { Button } from '../Button.tsx'
 import { asWords, ChoiceField, FigureField, TextField } from './Fields.tsx'
 import { figure, mayBeEmpty, words, z } from './schema.ts'
 import { useFields } from './useFields.ts'
+import '../../testing/patience.ts'
 
 const asked = z.object({
   what: words(20),
