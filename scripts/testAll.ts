@@ -66,12 +66,7 @@ await Promise.all([
   inTurn(['check:types']),
   inTurn(['check:format', 'check:rules', 'check:dossiers', 'build', 'check:bundle']),
 ])
-// Lint and directions plant violations beside the sources, and see what stands there: nothing else reads sources meanwhile.
 const yards = mkdtempSync(join(tmpdir(), 'tidy-badger-yards-'))
-await Promise.all([
-  inTurn(['check:lint', 'check:deps']),
-  run('yards to begin with', 'npx', { args: ['tsx', 'e2e/support/makeYards.ts', yards] }),
-])
 
 async function unitAndServer(): Promise<void> {
   const ok = await run('unit and server', 'npx', {
@@ -101,8 +96,19 @@ async function endToEnd(): Promise<void> {
   })
 }
 
+async function ofSources(): Promise<void> {
+  // These two plant violations beside the sources, and see what stands there: nothing else reads sources meanwhile.
+  await inTurn(['check:lint', 'check:deps'])
+  await unitAndServer()
+}
+
+async function ofTheBuild(): Promise<void> {
+  await run('yards to begin with', 'npx', { args: ['tsx', 'e2e/support/makeYards.ts', yards] })
+  await endToEnd()
+}
+
 // Each waits now and then, for a server, for a page, for its last file: the other has the processors meanwhile.
-await Promise.all([unitAndServer(), endToEnd()])
+await Promise.all([ofSources(), ofTheBuild()])
 rmSync(yards, { recursive: true, force: true })
 
 if (existsSync(failuresFile)) console.log(`\n${readFileSync(failuresFile, 'utf8')}`)

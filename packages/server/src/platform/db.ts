@@ -41,9 +41,12 @@ export async function openPrepared(dataFolder: string): Promise<OpenDatabase> {
   return migrated(guarded(client, folder), folder)
 }
 
+/** A store to ask by its tables. */
+export const databaseOf = (client: PGlite): Database => drizzle(client)
+
 /** A store with its tables brought up to date. */
 export async function migrated(client: PGlite, folder: FolderWatch): Promise<OpenDatabase> {
-  const db = drizzle(client)
+  const db = databaseOf(client)
   await migrate(db, { migrationsFolder })
   return { db, folder, close: () => client.close() }
 }

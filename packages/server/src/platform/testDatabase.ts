@@ -1,7 +1,6 @@
 import { PGlite } from '@electric-sql/pglite'
-import { drizzle } from 'drizzle-orm/pglite'
 import { readFile } from 'node:fs/promises'
-import { migrated, type Database, type OpenDatabase } from './db.ts'
+import { databaseOf, migrated, type Database, type OpenDatabase } from './db.ts'
 
 /** Names the file of the template. */
 export const templateVariable = 'TIDY_BADGER_TEMPLATE'
@@ -33,7 +32,7 @@ const free: PGlite[] = []
 export async function openInMemory(): Promise<OpenDatabase> {
   const client = free.pop() ?? (await copyOfTemplate())
   return {
-    db: drizzle(client),
+    db: databaseOf(client),
     folder: { check: () => undefined },
     close: async () => {
       const names = await tables(client)
