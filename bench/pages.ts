@@ -99,11 +99,21 @@ async function hands(app: RunningApp): Promise<void> {
     await page.goto('/job/demo-upper-alp/hook-up')
     await page.getByRole('heading', { name: /ends connected/ }).waitFor()
     await page.waitForTimeout(1500)
-    const since = Date.now()
+    await page.evaluate(() => {
+      document.addEventListener('click', () => Object.assign(window, { clicked: performance.now() }), { capture: true })
+    })
     await page.locator('nav a[href$="/trim"]').first().click()
-    await page.getByText(/of [\d,]+ rows used/).waitFor()
+    // Looked for in the page, frame by frame: from outside it is looked for again only after half a second.
+    const opened = await page.waitForFunction(
+      () =>
+        /of [\d,]+ rows used/.test(document.body.textContent) &&
+        performance.now() - (window as unknown as { clicked: number }).clicked,
+      null,
+      { polling: 'raf' },
+    )
+    const took = Number(await opened.jsonValue())
     const rows = await page.getByText(/of [\d,]+ rows used/).textContent()
-    say(`trim opens${again ? ' again' : ' for the first time'}: ${rows}`, `${Date.now() - since} ms`, 'goal 400 ms')
+    say(`trim opens${again ? ' again' : ' for the first time'}: ${rows}`, `${took.toFixed(0)} ms`, 'goal 400 ms')
   }
   await browser.close()
 }
