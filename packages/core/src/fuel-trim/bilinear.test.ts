@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { locate, tableAt, targetAt } from './bilinear.ts'
+import { AxisCursor, locate, tableAt, tableReader, targetAt, targetReader } from './bilinear.ts'
 
 const axis = fc
   .uniqueArray(fc.integer({ min: 0, max: 1000 }), { minLength: 2, maxLength: 12 })
@@ -49,4 +49,24 @@ test('a target is one figure or a table', () => {
   }
   expect(targetAt(table, 2000, 100)).toBeCloseTo(12.5, 12)
   expect(targetAt(table, 9000, 200)).toBe(12)
+})
+
+test('read one after the other, places and values are those of each by itself', () => {
+  const value = fc.double({ min: -200, max: 1200, noNaN: true })
+  fc.assert(
+    fc.property(axis, axis, fc.array(fc.tuple(value, value), { maxLength: 20 }), (rpm, load, points) => {
+      const afr = rpm.map((x, i) => load.map((y, j) => 14 - 0.001 * x + 0.01 * ((i * 7 + j * 5 + y) % 11)))
+      const [atRpm, atLoad, read] = [new AxisCursor(rpm), new AxisCursor(load), tableReader(afr)]
+      const [aimed, target] = [targetReader({ rpm, load, afr }), { rpm, load, afr }]
+      for (const [x, y] of points) {
+        atRpm.seek(x)
+        atLoad.seek(y)
+        const { low, share } = locate(rpm, x)
+        expect([atRpm.low, atRpm.share, atRpm.width]).toEqual([low, share, rpm[low + 1] - rpm[low]])
+        expect(read(atRpm, atLoad)).toBe(tableAt(rpm, load, afr, x, y))
+        expect(aimed(x, y)).toBe(targetAt(target, x, y))
+      }
+    }),
+  )
+  expect(targetReader({ afr: 13.2 })(3000, 50)).toBe(13.2)
 })

@@ -59,9 +59,8 @@ export function tableReader(table: Readonly<Matrix>): (rpm: AxisCursor, load: Ax
   const values = Float64Array.from(table.flat())
   return (rpm, load) => {
     const at = rpm.low * loads + load.low
-    const lower = values[at] * (1 - load.share) + values[at + 1] * load.share
-    const upper = values[at + loads] * (1 - load.share) + values[at + loads + 1] * load.share
-    return lower * (1 - rpm.share) + upper * rpm.share
+    const lower = between(values[at], values[at + 1], load.share)
+    return between(lower, between(values[at + loads], values[at + loads + 1], load.share), rpm.share)
   }
 }
 
@@ -86,10 +85,15 @@ export function tableAt(
 ): number {
   const r = locate(rpm, atRpm)
   const l = locate(load, atLoad)
-  const lower = table[r.low][l.low] * (1 - l.share) + table[r.low][l.low + 1] * l.share
-  const upper = table[r.low + 1][l.low] * (1 - l.share) + table[r.low + 1][l.low + 1] * l.share
-  return lower * (1 - r.share) + upper * r.share
+  const [lower, upper] = [table[r.low], table[r.low + 1]]
+  return between(
+    between(lower[l.low], lower[l.low + 1], l.share),
+    between(upper[l.low], upper[l.low + 1], l.share),
+    r.share,
+  )
 }
+
+const between = (low: number, high: number, share: number): number => low * (1 - share) + high * share
 
 export function targetAt(target: AfrTarget, atRpm: number, atLoad: number): number {
   return 'rpm' in target ? tableAt(target.rpm, target.load, target.afr, atRpm, atLoad) : target.afr

@@ -15,7 +15,6 @@ import {
   type AccessPlan,
   type AccessTarget,
   type CoverOver,
-  type KnownMinutes,
 } from '../access/index.ts'
 import { machineIndex, type CoverId, type WayTarget, type ZoneId } from '../dossiers/index.ts'
 import { plannedLooms } from './jobRoute.ts'
@@ -111,16 +110,12 @@ function farTargets({ machine, kit }: JobDossiers, state: Needed): string[] {
 const quickNodes = 40
 
 /** How a job has fixed its access: order, ways and hands, and what comes off whatever is behind it. */
-export function accessOptionsOf(
-  dossiers: JobDossiers,
-  state: Needed,
-  known: KnownMinutes | undefined = dossiers.learnt,
-): AccessOptions {
+export function accessOptionsOf(dossiers: JobDossiers, state: Needed): AccessOptions {
   return {
     order: handOrderOf(state),
     ways: fixedWays(state),
     people: peopleOf(state),
-    known,
+    known: dossiers.learnt,
     covers: stepCovers(dossiers, state),
     over: loomCovers(dossiers, state),
   }
@@ -146,19 +141,10 @@ function planFor(
 }
 
 /** The access plan of a job; computed once per machine, kit and set of choices. Null for a machine of which no covers are written down. */
-export function accessOf(
-  dossiers: JobDossiers,
-  state: Needed,
-  known: KnownMinutes | undefined = dossiers.learnt,
-): AccessPlan | null {
+export const accessOf = perState((dossiers: JobDossiers, state: Needed): AccessPlan | null => {
   if (!dossiers.machine.covers) return null
-  return known === dossiers.learnt ? accessLearnt(dossiers, state) : accessKnowing(dossiers, state, known)
-}
-
-const accessLearnt = perState((dossiers: JobDossiers, state: Needed) => accessKnowing(dossiers, state, dossiers.learnt))
-
-function accessKnowing(dossiers: JobDossiers, state: Needed, known: KnownMinutes | undefined): AccessPlan {
-  const options = accessOptionsOf(dossiers, state, known)
+  const { learnt } = dossiers
+  const options = accessOptionsOf(dossiers, state)
   const key = JSON.stringify([
     jobTargets(dossiers, state).map(targetKey),
     stepTargets(dossiers, state, true).map(targetKey),
@@ -167,11 +153,11 @@ function accessKnowing(dossiers: JobDossiers, state: Needed, known: KnownMinutes
     options.order,
     [...(options.ways ?? [])],
     options.people,
-    known ? [...known] : [],
+    learnt ? [...learnt] : [],
   ])
   let asked = 0
   return plans(dossiers, key, () => planFor(dossiers, state, { ...options, enough: () => ++asked > quickNodes }))
-}
+})
 
 /** Whether a fuel line is opened for something that comes off. */
 export function opensFuel(plan: Pick<AccessPlan, 'removals'> | null): boolean {

@@ -15,7 +15,11 @@ describe.each(fittings.filter(({ name }) => !name.includes(',')))('what is asked
     }
     expect(asked.length).toBeGreaterThan(0)
     const titled = asked.map((ask) => `${askWord(ask)}: ${askTitle(ask) ?? ''}`)
-    expect(new Set(titled).size).toBeLessThanOrEqual(new Set(asked).size)
+    for (const item of items) {
+      const ask = askOf(item)
+      // A step says how in many words: what stands over its card is short.
+      if (ask && item.kind === 'step') expect(askTitle(ask)).not.toBeNull()
+    }
     if (asked.includes('start')) expect(titled).toContain('Started: Start it')
   })
 })
