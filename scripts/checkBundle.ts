@@ -1,46 +1,15 @@
 // Weighs what each page loads before it stands, from the build's manifest: script as it is sent (brotli), workers and later-loaded charts apart.
 import { existsSync, readFileSync, statSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
+import { chunksLoaded, pageModules, type Manifest, type PageName } from './bundlePages.ts'
 
 const dist = fileURLToPath(new URL('../packages/web/dist/', import.meta.url))
 
-interface Chunk {
-  file: string
-  imports?: string[]
-}
-const manifest: Record<string, Chunk> = JSON.parse(readFileSync(`${dist}.vite/manifest.json`, 'utf8'))
+const manifest: Manifest = JSON.parse(readFileSync(`${dist}.vite/manifest.json`, 'utf8'))
 
-/** Pages with the modules that their address loads, and what they may weigh, kB. */
-const pages: Record<string, { modules: string[]; mostKb: number }> = {
-  yard: { modules: ['src/jobs/YardPage.tsx'], mostKb: 110 },
-  'a new job': { modules: ['src/jobs/NewJobPage.tsx'], mostKb: 200 },
-  'open up': { modules: ['src/app/JobRoom.tsx', 'src/app/StationPage.tsx', 'src/access/WorkPage.tsx'], mostKb: 200 },
-  'hook up': { modules: ['src/app/JobRoom.tsx', 'src/app/StationPage.tsx', 'src/wiring/HookUpPage.tsx'], mostKb: 200 },
-  'lay loom': { modules: ['src/app/JobRoom.tsx', 'src/app/StationPage.tsx', 'src/routing/index.ts'], mostKb: 200 },
-  trim: { modules: ['src/app/JobRoom.tsx', 'src/app/StationPage.tsx', 'src/fuel-trim/index.ts'], mostKb: 200 },
-  'hand back': { modules: ['src/app/JobRoom.tsx', 'src/app/StationPage.tsx', 'src/handover/index.ts'], mostKb: 200 },
-  'machines and kits': { modules: ['src/dossiers/index.ts'], mostKb: 200 },
-}
-
-function chunkOf(name: string): Chunk {
-  // A page that others import as well stands under its chunk's own name.
-  const shared = `_${name.replace(/^.*\/(\w+)\.tsx?$/, '$1')}-`
-  const chunk = manifest[name] ?? Object.entries(manifest).find(([key]) => key.startsWith(shared))?.[1]
-  if (!chunk) throw new Error(`bundle: the build has no "${name}"`)
-  return chunk
-}
-
-function loaded(names: readonly string[]): Set<string> {
-  const files = new Set<string>()
-  const add = (name: string) => {
-    const { file, imports = [] } = chunkOf(name)
-    if (files.has(file)) return
-    files.add(file)
-    imports.forEach(add)
-  }
-  names.forEach(add)
-  return files
-}
+/** What a page may weigh, kB, where it is less than any may. */
+const most: Partial<Record<PageName, number>> = { yard: 110 }
+const mostOfAny = 200
 
 function sent(file: string): number {
   const packed = `${dist}${file}.br`
@@ -48,11 +17,15 @@ function sent(file: string): number {
 }
 
 let over = 0
-for (const [page, { modules, mostKb }] of Object.entries(pages)) {
-  const files = [...loaded(['index.html', 'src/app/main.tsx', ...modules])]
+for (const page of Object.keys(pageModules) as PageName[]) {
+  const mostKb = most[page] ?? mostOfAny
+  const names = chunksLoaded(manifest, ['index.html', 'src/app/main.tsx', ...pageModules[page]])
+  const files = [...names].flatMap((name) => manifest[name]?.file ?? [])
   const kb = files.reduce((sum, file) => sum + sent(file), 0) / 1000
   if (kb > mostKb) over++
-  console.log(`${page.padEnd(20)} ${kb.toFixed(1).padStart(6)} kB of ${mostKb}${kb > mostKb ? '  TOO MUCH' : ''}`)
+  console.log(
+    `${page.padEnd(20)} ${kb.toFixed(1).padStart(6)} kB of ${mostKb} in ${String(files.length).padStart(2)} scripts${kb > mostKb ? '  TOO MUCH' : ''}`,
+  )
   if (process.argv.includes('--files'))
     for (const file of files.sort((a, b) => sent(b) - sent(a)).slice(0, 12)) console.log(`    ${sent(file)} ${file}`)
 }

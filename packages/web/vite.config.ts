@@ -11,7 +11,7 @@ import { pageHead } from './pageHead.ts'
 const below =
   /packages\/core\/src\/(?:shared\/(?:around|brand|result|sameValue|perPair|speaker|readFigure|shownFigures)|dossiers\/(?:colours|fastenerWords|findGaps|howKnown|ids|joinKits|lookUp|machineIndex|model|orderSteps|pair|purposes|purposeSteps|roles|signals|zoneAir))\.ts$/
 
-/** What every station of a job loads before it stands (scripts/listStationModules.ts): one script of it packs better than thirty. */
+/** What stations of a job load together (scripts/listStationModules.ts): one script of it packs better than thirty. */
 const listed: Record<string, string[]> =
   process.env.STATION_MODULES === 'none'
     ? {}
@@ -20,6 +20,23 @@ const station = Object.entries(listed).map(([name, sources]) => {
   const ids = new Set(sources.map((source) => fileURLToPath(new URL(`../../${source}`, import.meta.url))))
   return { name, test: (id: string) => ids.has(id), includeDependenciesRecursively: false }
 })
+
+/** Large scripts of which a page runs most as soon as it has them. */
+const runAtOnce = new Set(['main', 'query', 'below', 'station', 'views', 'beside', 'ComposedChart'])
+
+/** These are compiled beside the screen as they come, not function by function when each is first called; it has to be said before all else. */
+const compiledAtOnce: Plugin = {
+  name: 'compiled-at-once',
+  apply: 'build',
+  enforce: 'post',
+  generateBundle: {
+    order: 'post',
+    handler: (_, bundle) => {
+      for (const file of Object.values(bundle))
+        if (file.type === 'chunk' && runAtOnce.has(file.name)) file.code = `//# allFunctionsCalledOnLoad\n${file.code}`
+    },
+  },
+}
 
 /** The router's own build without the warnings for who develops with it: its package names only the other one. */
 const routerBuild = fileURLToPath(import.meta.resolve('react-router')).replace(
@@ -75,6 +92,7 @@ export default defineConfig(({ command }) => ({
         ],
       },
     }),
+    compiledAtOnce,
     // Made once here, so that the server only hands them out.
     compression({
       algorithms: [defineAlgorithm('brotliCompress'), defineAlgorithm('gzip', { level: 9 })],

@@ -16,7 +16,7 @@ const ofStation: Partial<Record<string, string>> = {
   'hand-back': 'src/handover/index.ts',
 }
 const ofOtherStations = 'src/access/WorkPage.tsx'
-const ofJob = ['src/app/JobRoom.tsx', 'src/app/StationPage.tsx']
+const ofJob = 'src/app/JobRoom.tsx'
 const jobAddress = /^\/job\/([\w.~-]{1,100})(?:\/([a-z-]{1,40}))?\/?$/
 
 /** The job an address of the app is of. */
@@ -54,7 +54,7 @@ export function pageLinks(webFolder: string): (path: string) => string | null {
     const [, id, station = ''] = jobAddress.exec(path) ?? []
     if (id === undefined) return null
     const own = station === '' ? [] : [ofStation[station] ?? ofOtherStations]
-    return [...scripts([...ofJob, ...own]), data(`/api/jobs/${id}`)].join(', ')
+    return [...scripts([ofJob, ...own]), data(`/api/jobs/${id}`)].join(', ')
   }
 }
 

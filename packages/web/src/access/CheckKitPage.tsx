@@ -1,11 +1,12 @@
 import type { PartState } from '@tidy-badger/core/check-kit'
 import type { KitPart } from '@tidy-badger/core/dossiers'
 import { consumables, toolsNeeded, type ToolNeed } from '@tidy-badger/core/jobs'
-import { Tabs } from 'radix-ui'
+import { useState } from 'react'
 import { StationDoneButton, useJob } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { MarginCard } from '../ui/MarginCard.tsx'
 import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
+import { Tab, TabList, TabPanel, Tabs } from '../ui/Tabs.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 
 const statesOf = (part: KitPart): PartState[] => [
@@ -15,16 +16,20 @@ const statesOf = (part: KitPart): PartState[] => [
   ...(part.instead ? (['from stock'] as const) : []),
 ]
 
+const listNames = { kit: 'Kit', tools: 'Tools', uses: 'Uses up' }
+const lists = ['kit', 'tools', 'uses'] as const
+
 /** The kit laid out against its list, the tools of the job, and what it will use up. */
 export function CheckKitPage() {
   const { dossiers, state } = useJob()
+  const [shown, setShown] = useState<(typeof lists)[number]>('kit')
   const { parts } = dossiers.kit
   const open = parts.filter((part) => !(part.id in state.parts))
   const tools = toolsNeeded(dossiers, state)
   return (
     <Stage
       picture={
-        <Tabs.Root defaultValue="kit">
+        <Tabs names={lists} shown={shown} onShow={setShown}>
           <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
             <h2 className="text-title font-bold">
               Lay out the {dossiers.kit.model}{' '}
@@ -32,42 +37,37 @@ export function CheckKitPage() {
                 {parts.length - open.length} of {parts.length}
               </span>
             </h2>
-            <Tabs.List aria-label="Lists" className="flex gap-1">
-              {(
-                [
-                  ['kit', 'Kit'],
-                  ['tools', `Tools ${tools.length}`],
-                  ['uses', 'Uses up'],
-                ] as const
-              ).map(([value, name]) => (
-                <Tabs.Trigger
-                  key={value}
-                  value={value}
+            <TabList aria-label="Lists" className="flex gap-1">
+              {lists.map((name) => (
+                <Tab
+                  key={name}
+                  value={name}
                   className="min-h-11 border-b-4 border-transparent px-3 font-head font-semibold data-[state=active]:border-lamp"
                 >
-                  {name}
-                </Tabs.Trigger>
+                  {listNames[name]}
+                  {name === 'tools' && ` ${tools.length}`}
+                </Tab>
               ))}
-            </Tabs.List>
+            </TabList>
           </div>
-          <Tabs.Content value="kit" tabIndex={-1}>
+          <TabPanel name="kit">
             <ul>
               {parts.map((part) => (
                 <PartRow key={part.id} part={part} current={part === open[0]} />
               ))}
             </ul>
-          </Tabs.Content>
-          <Tabs.Content value="tools" tabIndex={-1}>
+          </TabPanel>
+          <TabPanel name="tools">
             <ul>
               {tools.map((need) => (
                 <ToolRow key={need.tool} need={need} />
               ))}
             </ul>
-          </Tabs.Content>
-          <Tabs.Content value="uses" tabIndex={-1}>
+          </TabPanel>
+          <TabPanel name="uses">
             <UsesUp />
-          </Tabs.Content>
-        </Tabs.Root>
+          </TabPanel>
+        </Tabs>
       }
       margin={<KitMargin tools={tools} />}
       dock={<KitDock open={open} />}

@@ -18,5 +18,6 @@ export default function JobRoom() {
   )
 }
 
-/** Where a job is gone on with. */
+/** Where a job is gone on with, and its stations: one script with what stands around them. */
 export { JobIndex }
+export { StationPage } from './StationPage.tsx'

@@ -28,7 +28,7 @@ export function StationPage() {
 }
 
 /** How long a job stands open before its newest ride is worked out for when it is asked for, ms. */
-const restMs = 2500
+const restMs = 1000
 
 function useRidePrepared(): void {
   const { dossiers, state } = useJob()

@@ -8,14 +8,10 @@ import { CommandButton, CommandList } from './CommandList.tsx'
 import { HelpButton, HelpSheet } from './HelpSheet.tsx'
 
 // Every room comes with a script of its own; the server names it beside the page.
-const JobRoom = lazy(async () => {
-  // Its stations are fetched beside it, not after it.
-  const [room] = await Promise.all([import('./JobRoom.tsx'), import('./StationPage.tsx')])
-  return room
-})
+const JobRoom = lazy(() => import('./JobRoom.tsx'))
 const SettingsPage = lazy(async () => ({ default: (await import('./SettingsPage.tsx')).SettingsPage }))
 const JobIndex = lazy(async () => ({ default: (await import('./JobRoom.tsx')).JobIndex }))
-const StationPage = lazy(async () => ({ default: (await import('./StationPage.tsx')).StationPage }))
+const StationPage = lazy(async () => ({ default: (await import('./JobRoom.tsx')).StationPage }))
 const DossiersPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossiersPage }))
 const DossierPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossierPage }))
 const BenchPage = lazy(async () => ({ default: (await import('../pairing/index.ts')).BenchPage }))

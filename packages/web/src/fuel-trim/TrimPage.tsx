@@ -1,24 +1,27 @@
 import { around } from '@tidy-badger/core/shared'
 import { currentTrim, fitVersion, requireTrimBasis } from '@tidy-badger/core/fuel-trim'
-import { Tabs } from 'radix-ui'
 import { lazy, Suspense, useState } from 'react'
 import { StationDoneButton, useJob } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { later } from '../ui/comesLater.tsx'
 import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
 import { Empty, Loading } from '../ui/states.tsx'
+import { Tab, TabList, TabPanel, Tabs } from '../ui/Tabs.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { acceptable, cellViews, type CellKey, type CellView } from './selectors.ts'
 import { CellMargin } from './components/CellMargin.tsx'
 import { ImportLog } from './components/ImportLog.tsx'
+import { RideMargin } from './components/RideMargin.tsx'
 import { TrimTable } from './components/TrimTable.tsx'
 import { WorkingBar } from './components/WorkingBar.tsx'
 import { useSuggestion } from './useSuggestion.ts'
 import { signed } from './words.ts'
 
-const RideMargin = later(async () => (await import('./components/RideMargin.tsx')).RideMargin)
 const TrimHistory = later(async () => (await import('./components/TrimHistory.tsx')).TrimHistory)
 const RideChart = lazy(() => import('./components/RideChart.tsx'))
+
+const rideViewNames = { table: 'What it earned', ride: 'The ride', history: 'History' }
+const rideViews = ['table', 'ride', 'history'] as const
 
 export function TrimPage() {
   const { state, dossiers, write } = useJob()
@@ -27,7 +30,7 @@ export function TrimPage() {
   const [attempt, setAttempt] = useState(0)
   const [cell, setCell] = useState<CellKey | null>(null)
   const [turned, setTurned] = useState<Record<string, Set<CellKey>>>({})
-  const [tab, setTab] = useState('table')
+  const [tab, setTab] = useState<(typeof rideViews)[number]>('table')
   const log = state.logs.find((item) => item.log === pickedLog) ?? state.logs.at(-1)
   const fit = useSuggestion(log, attempt)
   const ready = fit.kind === 'ready' ? fit : null
@@ -87,26 +90,20 @@ export function TrimPage() {
   return (
     <Stage
       picture={
-        <Tabs.Root value={tab} onValueChange={setTab}>
+        <Tabs names={rideViews} shown={tab} onShow={setTab}>
           <h2 className="sr-only">Trim</h2>
           <div className="mb-3 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
-            <Tabs.List aria-label="Views of the ride" className="flex gap-1">
-              {(
-                [
-                  ['table', 'What it earned'],
-                  ['ride', 'The ride'],
-                  ['history', 'History'],
-                ] as const
-              ).map(([value, label]) => (
-                <Tabs.Trigger
-                  key={value}
-                  value={value}
+            <TabList aria-label="Views of the ride" className="flex gap-1">
+              {rideViews.map((name) => (
+                <Tab
+                  key={name}
+                  value={name}
                   className="min-h-11 border-b-4 border-transparent px-2.5 font-head text-lead font-bold data-[state=active]:border-lamp"
                 >
-                  {label}
-                </Tabs.Trigger>
+                  {rideViewNames[name]}
+                </Tab>
               ))}
-            </Tabs.List>
+            </TabList>
             <div className="flex flex-wrap items-center gap-2">
               <select aria-label="Ride" value={log.log} onChange={(event) => setPickedLog(event.target.value)}>
                 {state.logs.map((item) => (
@@ -133,31 +130,27 @@ export function TrimPage() {
               <Button onClick={() => setAttempt(attempt + 1)}>Work it out again</Button>
             </p>
           )}
-          <Tabs.Content value="table">
+          <TabPanel name="table" reached>
             <TrimTable cells={cells} selected={cell} onSelect={setCell} onToggle={toggle} />
-          </Tabs.Content>
-          <Tabs.Content value="ride">
+          </TabPanel>
+          <TabPanel name="ride" reached>
             {ready && (
               <Suspense fallback={<Loading what="Drawing the ride…" />}>
                 <RideChart stretches={ready.stretches} />
               </Suspense>
             )}
-          </Tabs.Content>
-          <Tabs.Content value="history">
+          </TabPanel>
+          <TabPanel name="history" reached>
             <Suspense fallback={<Loading what="Opening…" />}>
               <TrimHistory />
             </Suspense>
-          </Tabs.Content>
-        </Tabs.Root>
+          </TabPanel>
+        </Tabs>
       }
       margin={
         <>
           {shown && <CellMargin cell={shown} cells={cells} onToggle={() => toggle(shown)} />}
-          {ready && (
-            <Suspense fallback={null}>
-              <RideMargin suggestion={ready.suggestion} log={log} />
-            </Suspense>
-          )}
+          {ready && <RideMargin suggestion={ready.suggestion} log={log} />}
         </>
       }
       dock={

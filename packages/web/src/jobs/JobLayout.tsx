@@ -95,8 +95,12 @@ function StationNav({ view }: { view: JobView }) {
   useEffect(() => {
     // Beside the work all stations are in sight; only over it, on a phone, the strip has to be moved.
     if (!window.matchMedia('(max-width: 767px)').matches) return
-    const here = strip.current?.querySelector<HTMLElement>('[aria-current=page]')
-    if (here && strip.current) strip.current.scrollLeft = here.offsetLeft - 60
+    // With the next frame, which lays the page out in any case.
+    const frame = requestAnimationFrame(() => {
+      const here = strip.current?.querySelector<HTMLElement>('[aria-current=page]')
+      if (here && strip.current) strip.current.scrollLeft = here.offsetLeft - 60
+    })
+    return () => cancelAnimationFrame(frame)
   }, [pathname])
   return (
     <nav

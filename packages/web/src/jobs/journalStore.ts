@@ -71,7 +71,8 @@ export function listen(jobId: string): () => void {
     if (!socket || socket.readyState === WebSocket.CLOSED) connect()
   }
   const fall = () => setState({ link: 'down' })
-  connect()
+  // What the job shows comes first.
+  retry = setTimeout(connect)
   const beat = setInterval(() => void sync(), getState().link === 'down' ? 4_000 : 8_000)
   window.addEventListener('online', wake)
   window.addEventListener('offline', fall)

@@ -8,13 +8,12 @@ import {
   type TimeSample,
   type WholeDay,
 } from '@tidy-badger/core/jobs'
-import type { Remote } from 'comlink'
+import { wrap, type Remote } from 'comlink'
 import { documentSender } from '../platform/sentDocuments.ts'
 import type { PlanApi } from './planWorker.ts'
 
 interface Planner {
-  /** As soon as what speaks with the thread is here. */
-  api: Promise<Remote<PlanApi>>
+  api: Remote<PlanApi>
   broke: Promise<never>
 }
 
@@ -30,10 +29,7 @@ export function wakePlanner(): Planner {
   )
   // Whoever waits for a plan hears of it.
   broke.catch(() => undefined)
-  const api = import('comlink').then(({ wrap }) => wrap<PlanApi>(thread))
-  // The same.
-  api.catch(() => undefined)
-  planner = { api, broke }
+  planner = { api: wrap<PlanApi>(thread), broke }
   return planner
 }
 
@@ -52,8 +48,7 @@ plannersLater(() => {
 /** Asks the planner about a job, once it has the job's documents. @throws where that thread does not work */
 async function ask<T>(dossiers: JobDossiers, what: (api: Remote<PlanApi>, key: number) => Promise<T>): Promise<T> {
   const { api, broke } = wakePlanner()
-  const asked = api.then((there) => what(there, keyOf(dossiers, there.take)))
-  return Promise.race([asked, broke])
+  return Promise.race([what(api, keyOf(dossiers, api.take)), broke])
 }
 
 /** Has the plans of a job made beside the screen, and takes them over. @throws where that thread does not work */

@@ -25,8 +25,10 @@ interface JobWorkedOut<Job extends Planned> extends Given<Job> {
   worked: WorkedOut
 }
 
+const pause = () => new Promise((next) => setTimeout(next))
+
 /** How long a piece of it may hold the screen before a key or a finger gets its turn, ms. */
-const pieceMs = 8
+const pieceMs = 4
 
 /**
  * Works a job out between what the screen has to do.
@@ -42,6 +44,9 @@ export async function workOutBetween(
   most = pieceMs,
 ): Promise<WorkedOut | null> {
   for (;;) {
+    // Whoever asked has something to do as well.
+    await pause()
+    if (gone()) return null
     const work = workOutJob(dossiers, state, errata)
     let until = performance.now() + most
     try {
@@ -49,7 +54,7 @@ export async function workOutBetween(
         const { done, value } = work.next()
         if (done) return value
         if (performance.now() < until) continue
-        await new Promise((next) => setTimeout(next))
+        await pause()
         if (gone()) return null
         until = performance.now() + most
       }

@@ -1,7 +1,7 @@
 export { ChoiceCard } from './components/ChoiceCard.tsx'
 export { PedalCard } from './components/PedalCard.tsx'
 export { SelectorCard } from './components/SelectorCard.tsx'
-export { SettingsSheet } from './components/SettingsSheet.tsx'
+export { SettingsSheet } from './pages.ts'
 export { ThrottleCard } from './components/ThrottleCard.tsx'
 export { UnitCard } from './components/UnitCard.tsx'
 export { UpdateCard } from './components/UpdateCard.tsx'

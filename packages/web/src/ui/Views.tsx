@@ -1,6 +1,6 @@
-import { Tabs } from 'radix-ui'
 import { Suspense, type ReactNode } from 'react'
 import { Loading } from './states.tsx'
+import { Tab, TabList, TabPanel, Tabs } from './Tabs.tsx'
 
 /** A station's pictures under one heading, one shown at a time. */
 export function Views<Name extends string>({
@@ -18,37 +18,31 @@ export function Views<Name extends string>({
   children: ReactNode
 }) {
   return (
-    <Tabs.Root
-      value={shown}
-      onValueChange={(value) => {
-        const found = names.find(([name]) => name === value)
-        if (found) onShow(found[0])
-      }}
-    >
+    <Tabs names={names.map(([name]) => name)} shown={shown} onShow={onShow}>
       <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
         {heading}
-        <Tabs.List aria-label="Views" className="flex flex-wrap gap-1">
+        <TabList aria-label="Views" className="flex flex-wrap gap-1">
           {names.map(([name, words]) => (
-            <Tabs.Trigger
+            <Tab
               key={name}
               value={name}
               className="min-h-11 border-b-4 border-transparent px-3 font-head font-semibold data-[state=active]:border-lamp"
             >
               {words}
-            </Tabs.Trigger>
+            </Tab>
           ))}
-        </Tabs.List>
+        </TabList>
       </div>
       {children}
-    </Tabs.Root>
+    </Tabs>
   )
 }
 
 export function Picture({ name, children }: { name: string; children: ReactNode }) {
   return (
-    <Tabs.Content value={name} tabIndex={-1}>
+    <TabPanel name={name}>
       <Suspense fallback={<Loading what="Opening…" />}>{children}</Suspense>
-    </Tabs.Content>
+    </TabPanel>
   )
 }
 

@@ -1,17 +1,19 @@
 import { purposeNames, type Purpose } from '@tidy-badger/core/dossiers'
 import { meterWords } from '@tidy-badger/core/vehicles'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useEffect, type ReactNode } from 'react'
+import { Suspense, useEffect, type ReactNode } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { openJob } from '../jobs/index.ts'
 import { drawingAddress } from '../machine-view/index.ts'
 import { isDark, usePreferences } from '../platform/preferences.ts'
 import { dayText } from '../platform/when.ts'
 import { Button } from '../ui/Button.tsx'
+import { later } from '../ui/comesLater.tsx'
 import { notice } from '../ui/notices.ts'
 import { Failed, Loading } from '../ui/states.tsx'
 import { fetchVehicle, mergeVehicles, type Vehicle } from './api.ts'
-import { WhoseItIs } from './components/WhoseItIs.tsx'
+
+const WhoseItIs = later(async () => (await import('./components/WhoseItIs.tsx')).WhoseItIs)
 
 /** One machine: what is in it now, what is open, what was done to it, and what can be done next. */
 export function VehiclePage() {
@@ -86,7 +88,9 @@ function OneVehicle({ vehicle }: { vehicle: Vehicle }) {
           </section>
         )}
         <NextJob vehicle={vehicle} />
-        <WhoseItIs vehicle={vehicle} />
+        <Suspense fallback={null}>
+          <WhoseItIs vehicle={vehicle} />
+        </Suspense>
       </aside>
     </main>
   )

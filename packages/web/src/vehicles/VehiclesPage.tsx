@@ -1,12 +1,14 @@
 import { useQuery } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
+import { Suspense, useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { MachineThumb } from '../machine-view/index.ts'
 import { usePreferences } from '../platform/preferences.ts'
 import { dayText } from '../platform/when.ts'
+import { later } from '../ui/comesLater.tsx'
 import { Empty, Failed, Loading } from '../ui/states.tsx'
 import { fetchShelf, fetchVehicles, type OnShelf, type VehicleRow } from './api.ts'
-import { PutOnFile } from './components/PutOnFile.tsx'
+
+const PutOnFile = later(async () => (await import('./components/PutOnFile.tsx')).PutOnFile)
 
 /** How long nobody typed before it is looked for, ms. */
 const restMs = 250
@@ -84,7 +86,9 @@ export function VehiclesPage() {
             ))}
           </ul>
         </section>
-        <PutOnFile />
+        <Suspense fallback={null}>
+          <PutOnFile />
+        </Suspense>
       </aside>
     </main>
   )

@@ -1,7 +1,6 @@
 import { around, idIn } from '@tidy-badger/core/shared'
 import { planTicks } from '@tidy-badger/core/jobs'
 import { purposeOf } from '@tidy-badger/core/vehicles'
-import { Tabs } from 'radix-ui'
 import { Suspense, useEffect, useState, type ComponentProps } from 'react'
 import { useSearchParams } from 'react-router'
 import { useFindKey } from '../finds/index.ts'
@@ -9,6 +8,7 @@ import { StationDoneButton, useJob } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
 import { comesLater, later } from '../ui/comesLater.tsx'
+import { Tab, TabList, Tabs } from '../ui/Tabs.tsx'
 import { Picture } from '../ui/Views.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import { LoomDrawing } from './components/LoomDrawing.tsx'
@@ -81,13 +81,7 @@ export function HookUpPage() {
     <>
       <Stage
         picture={
-          <Tabs.Root
-            value={picture}
-            onValueChange={(value) => {
-              const name = pictures.find((item) => item === value)
-              if (name) showPicture(name)
-            }}
-          >
+          <Tabs names={pictures} shown={picture} onShow={showPicture}>
             <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
               <h2 className="text-title font-bold">
                 {made} of {ends.length} ends {purposeOf(view.state) === 'stock' ? 'off' : 'connected'}
@@ -96,17 +90,17 @@ export function HookUpPage() {
                 onPick={({ connector, cavity }) => selectPlace({ connector, cavity }, endAt(view, connector, cavity))}
               />
             </div>
-            <Tabs.List aria-label="Views" className="mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
+            <TabList aria-label="Views" className="mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
               {pictures.map((name) => (
-                <Tabs.Trigger
+                <Tab
                   key={name}
                   value={name}
                   className="min-h-11 rounded-t-lg px-4 font-head text-body font-bold data-[state=active]:bg-ink data-[state=active]:text-ground"
                 >
                   {pictureNames[name]}
-                </Tabs.Trigger>
+                </Tab>
               ))}
-            </Tabs.List>
+            </TabList>
             <Picture name="loom">
               <LoomDrawing ends={ends} current={current?.end.id} onPick={selectEnd} />
             </Picture>
@@ -116,7 +110,7 @@ export function HookUpPage() {
             <Picture name="record">
               <RecordPanel />
             </Picture>
-          </Tabs.Root>
+          </Tabs>
         }
         margin={
           place ? (

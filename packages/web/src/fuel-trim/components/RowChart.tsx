@@ -1,6 +1,7 @@
 import { Area, ComposedChart, Line, ReferenceDot, ResponsiveContainer, XAxis, YAxis } from 'recharts'
 
-const axis = { tick: { fill: 'var(--quiet)', fontSize: 14 }, stroke: 'var(--line)' }
+// With every tick there is room for: else each is measured first.
+const axis = { tick: { fill: 'var(--quiet)', fontSize: 14 }, stroke: 'var(--line)', interval: 0 }
 const tenth = (value: number) => String(Math.round(value * 10) / 10)
 
 /** Needed trim along one engine speed with its band, and the cell in hand on it. */

@@ -31,7 +31,11 @@ function OneLoom({ ends, current, onPick, kit }: LoomDrawingProps & { kit: Kit }
   const middle = Math.min(height / 2, 230)
   const list = useRef<HTMLUListElement>(null)
   useEffect(() => {
-    list.current?.querySelector('[aria-pressed=true]')?.scrollIntoView({ block: 'nearest' })
+    // With the next frame, which lays the page out in any case.
+    const frame = requestAnimationFrame(() =>
+      list.current?.querySelector('[aria-pressed=true]')?.scrollIntoView({ block: 'nearest' }),
+    )
+    return () => cancelAnimationFrame(frame)
   }, [current])
   const breakOut = (end: KitEnd) => trunk.from + (trunk.to - trunk.from) * Math.min(1, end.breakOutM / kit.trunkM)
   return (
