@@ -90,7 +90,7 @@ export function HookUpPage() {
                 onPick={({ connector, cavity }) => selectPlace({ connector, cavity }, endAt(view, connector, cavity))}
               />
             </div>
-            <TabList aria-label="Views" className="mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink">
+            <TabList aria-label="Views" className="mb-3 flex gap-1 overflow-x-auto border-b-2 border-ink px-1 pt-1">
               {pictures.map((name) => (
                 <Tab
                   key={name}
