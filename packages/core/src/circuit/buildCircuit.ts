@@ -18,7 +18,7 @@ import {
 import { drawKits, parted } from './kitParts.ts'
 import { drawLoom, type Drawn } from './machineParts.ts'
 import type { CircuitOptions, CircuitReading, CurrentPlace, FittedKit, ProbePlace } from './model.ts'
-import { solveNodal, type Network } from './solveNodal.ts'
+import { eliminated, solveNodal, type Nodal, type Network } from './solveNodal.ts'
 
 /** Machine, kits and what joins them as one circuit, in one state, solved. */
 export interface Circuit {
@@ -73,13 +73,14 @@ export function buildCircuit(
     if (settled) break
   }
   const { draw, network } = solved
+  const ohms = ohmmeter(network)
   return {
     state,
     nodes: network.nodes,
     reading: (red, black) => {
       const [a, b] = [probeNode(fitted, red), probeNode(fitted, black)]
       if (!draw.has(a) || !draw.has(b)) throw new Error(`circuit: "${draw.has(a) ? b : a}" is not in this circuit`)
-      if (state === 'battery off') return ohmsBetween(network, draw.node(a), draw.node(b))
+      if (state === 'battery off') return ohms(draw.node(a), draw.node(b))
       const volts = solved.between(a, b)
       return volts === null ? floating : { kind: 'volts', volts, floating: false }
     },
@@ -116,11 +117,16 @@ function stands(now: Solved, before: Solved): boolean {
 
 const floating: CircuitReading = { kind: 'floating', floating: true }
 
-/** An ohmmeter lets a known current in and reads the volts. */
-function ohmsBetween(network: Network, red: number, black: number): CircuitReading {
-  if (red === black) return { kind: 'ohms', ohms: 0, floating: false }
-  const { volts, island } = solveNodal({ ...network, currents: [{ node: red, amps: 1 }] }, black)
-  return island[red] === island[black] ? { kind: 'ohms', ohms: volts[red], floating: false } : floating
+/** An ohmmeter lets a known current in and reads the volts. The net is made ready once for each place its black probe is put to. */
+function ohmmeter(network: Network): (red: number, black: number) => CircuitReading {
+  const ready = new Map<number, Nodal>()
+  return (red, black) => {
+    if (red === black) return { kind: 'ohms', ohms: 0, floating: false }
+    const { island, volts } = ready.get(black) ?? eliminated(network, black)
+    ready.set(black, { island, volts })
+    if (island[red] !== island[black]) return floating
+    return { kind: 'ohms', ohms: volts([{ node: red, amps: 1 }])[red], floating: false }
+  }
 }
 
 interface Solved {

@@ -9,9 +9,15 @@ import { moduleSupply } from './moduleSupply.ts'
 
 /** Those with a way to the battery of their own. */
 const wired = fittings.filter(({ kit }) => !['control unit', 'reference'].includes(supplyOf(kit).kind))
+const known = new WeakMap<readonly Connection[], ReturnType<typeof moduleSupply>>()
+/** A module's supply as it is joined: four circuits are built for it, once for all that is asked of one list of connections. */
+function supplyWhere({ machine, kit }: (typeof fittings)[number], connections: readonly Connection[]) {
+  const figures = known.get(connections) ?? moduleSupply(machine, [{ kit, connections }], kit)
+  known.set(connections, figures)
+  return figures
+}
 const pinsOf = (given: (typeof fittings)[number], connections: readonly Connection[], state = 'idling') => {
-  const { machine, kit } = given
-  const row = moduleSupply(machine, [{ kit, connections }], kit).states.find((item) => item.state === state)
+  const row = supplyWhere(given, connections).states.find((item) => item.state === state)
   if (!row) throw new Error(`no ${state}`)
   return row
 }
@@ -67,7 +73,7 @@ describe.each(wired.map((fitting) => ({ ...fitting })))('what the module gets, $
   })
 
   test('standing, joined as planned, it draws what it draws asleep where its feed stays live, and nothing where it dies', () => {
-    const { parked } = moduleSupply(machine, [{ kit, connections: planned }], kit)
+    const { parked } = supplyWhere(fitting, planned)
     const staysLive = kind === 'battery ring' || kind === 'socket' ? kit.module.idleMa : 0
     expect(parked.kitsMa).toBeCloseTo(staysLive, 1)
     const lasts = idleDrain({
@@ -80,7 +86,7 @@ describe.each(wired.map((fitting) => ({ ...fitting })))('what the module gets, $
   })
 
   test('no planned feed has a fuse that is wrong, and none carries more than its fuse bears for good', () => {
-    for (const { mostA, fuseA, fuse } of moduleSupply(machine, [{ kit, connections: planned }], kit).feeds) {
+    for (const { mostA, fuseA, fuse } of supplyWhere(fitting, planned).feeds) {
       expect(fuse?.ok ?? true).toBe(true)
       if (fuseA !== null) expect(mostA * 1.1).toBeLessThan(fuseA)
     }
@@ -107,9 +113,7 @@ describe.each(fittings.filter(({ kit }) => supplyOf(kit).kind === 'reference').m
         expect(moduleA).toBeLessThan(0.02)
       }
       expect(Number(pinsOf(fitting, planned, 'key off').supplyV)).toBeLessThan(0.1)
-      expect(
-        moduleSupply(fitting.machine, [{ kit: fitting.kit, connections: planned }], fitting.kit).parked.kitsMa,
-      ).toBeCloseTo(0, 6)
+      expect(supplyWhere(fitting, planned).parked.kitsMa).toBeCloseTo(0, 6)
     })
 
     test('half mated it hears nothing, and the pedal is dead', () => {

@@ -14,14 +14,21 @@ export interface NodeVoltages {
   island: Int32Array
 }
 
+/** A net made ready: its nodes eliminated, for whatever currents are let in. */
+export interface Nodal {
+  island: Int32Array
+  /** Against the reference of its island, V. @throws where a node is not there */
+  volts: (currents: Network['currents']) => Float64Array
+}
+
 /**
- * Voltages of all nodes: nodal analysis, the least joined node eliminated first (minimum degree), its conductances handed on to its
- * neighbours (star to mesh). Only positive figures are ever added, so that no digits are lost however far micro-ohms and megohms lie
- * apart (after Grassmann, Taksar and Heyman 1985). Nodes that no conductance joins are islands of their own.
+ * Makes a net ready to be asked for its voltages: nodal analysis, the least joined node eliminated first (minimum degree), its conductances
+ * handed on to its neighbours (star to mesh). Only positive figures are ever added, so that no digits are lost however far micro-ohms and
+ * megohms lie apart (after Grassmann, Taksar and Heyman 1985). Nodes that no conductance joins are islands of their own.
  * @param reference is at 0 V; an island without it takes its first node
  * @throws where a conductance is not above zero or a node is not there
  */
-export function solveNodal(network: Network, reference: number): NodeVoltages {
+export function eliminated(network: Omit<Network, 'currents'>, reference: number): Nodal {
   const { nodes } = network
   const check = (node: number) => {
     if (!(node >= 0 && node < nodes)) throw new Error(`circuit: node ${node} is not in a network of ${nodes}`)
@@ -32,26 +39,38 @@ export function solveNodal(network: Network, reference: number): NodeVoltages {
     if (!(siemens > 0) || !Number.isFinite(siemens))
       throw new Error(`circuit: a conductance of ${siemens} S between nodes ${a} and ${b}`)
   }
-  const into = new Float64Array(nodes)
-  for (const { node, amps } of network.currents) {
-    check(node)
-    into[node] += amps
-  }
   const island = islandsOf(network, reference)
-  const mesh = meshOf(network, references(island, reference))
-  const volts = new Float64Array(nodes)
-  const order = eliminate(mesh, into)
-  for (let i = order.length - 1; i >= 0; i--) {
-    const { node, to, by, sum, amps } = order[i]
-    let total = amps
-    for (let k = 0; k < to.length; k++) total += by[k] * volts[to[k]]
-    volts[node] = total / sum
+  const order = eliminate(meshOf(network, references(island, reference)))
+  return {
+    island,
+    volts: (currents) => {
+      const into = new Float64Array(nodes)
+      for (const { node, amps } of currents) {
+        check(node)
+        into[node] += amps
+      }
+      for (const { node, to, by, sum } of order)
+        for (let i = 0; i < to.length; i++) into[to[i]] += (into[node] * by[i]) / sum
+      const volts = new Float64Array(nodes)
+      for (let i = order.length - 1; i >= 0; i--) {
+        const { node, to, by, sum } = order[i]
+        let total = into[node]
+        for (let k = 0; k < to.length; k++) total += by[k] * volts[to[k]]
+        volts[node] = total / sum
+      }
+      return volts
+    },
   }
-  return { volts, island }
+}
+
+/** Voltages of all nodes. @throws as {@link eliminated} does */
+export function solveNodal(network: Network, reference: number): NodeVoltages {
+  const { island, volts } = eliminated(network, reference)
+  return { volts: volts(network.currents), island }
 }
 
 /** Which nodes hang together, the reference's island first (union by halving the ways up). */
-function islandsOf({ nodes, conductances }: Network, reference: number): Int32Array {
+function islandsOf({ nodes, conductances }: Omit<Network, 'currents'>, reference: number): Int32Array {
   const up = Int32Array.from({ length: nodes }, (_, node) => node)
   const top = (start: number) => {
     let node = start
@@ -94,7 +113,7 @@ interface Mesh {
   by: number[][]
 }
 
-function meshOf({ nodes, conductances }: Network, kept: Uint8Array): Mesh {
+function meshOf({ nodes, conductances }: Omit<Network, 'currents'>, kept: Uint8Array): Mesh {
   const mesh: Mesh = { kept, to: Array.from({ length: nodes }, () => []), by: Array.from({ length: nodes }, () => []) }
   for (const { a, b, siemens } of conductances) if (a !== b) join(mesh, a, b, siemens)
   return mesh
@@ -122,10 +141,9 @@ interface Eliminated {
   to: number[]
   by: number[]
   sum: number
-  amps: number
 }
 
-function eliminate(mesh: Mesh, into: Float64Array): Eliminated[] {
+function eliminate(mesh: Mesh): Eliminated[] {
   const order: Eliminated[] = []
   const { kept, to: tos, by: bys } = mesh
   // Nodes by how many they are joined to; a node is looked up again when it comes up, since its degree changes.
@@ -145,9 +163,8 @@ function eliminate(mesh: Mesh, into: Float64Array): Eliminated[] {
     const [to, by] = [tos[node], bys[node]]
     let sum = 0
     for (const siemens of by) sum += siemens
-    order.push({ node, to, by, sum, amps: into[node] })
+    order.push({ node, to, by, sum })
     for (let i = 0; i < to.length; i++) {
-      into[to[i]] += (into[node] * by[i]) / sum
       if (kept[to[i]]) continue
       const at = tos[to[i]].indexOf(node)
       tos[to[i]].splice(at, 1)
