@@ -1,13 +1,12 @@
 // @vitest-environment happy-dom
-import { cleanup, render, screen } from '@testing-library/react'
+import { render, screen } from '@testing-library/react'
 import { userEvent } from '@testing-library/user-event'
 import { useState } from 'react'
-import { afterEach, describe, expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import { forPages } from '../testing/testBed.tsx'
 import { Tab, TabList, TabPanel, Tabs } from './Tabs.tsx'
 
 forPages()
-afterEach(cleanup)
 
 const names = ['loom', 'card', 'meter'] as const
 
