@@ -58,6 +58,7 @@ export function listen(jobId: string): () => void {
   let socket: WebSocket | null = null
   let retry: ReturnType<typeof setTimeout> | undefined
   const connect = () => {
+    clearTimeout(retry)
     if (stopped || !navigator.onLine) return
     socket = new WebSocket(`${location.protocol === 'https:' ? 'wss' : 'ws'}://${location.host}/api/live?job=${jobId}`)
     socket.onmessage = () => void sync()
