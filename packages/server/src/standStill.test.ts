@@ -9,7 +9,7 @@ beforeAll(async () => {
   gorse = ((await app.ask('GET', '/api/dossiers/machine/pellick-gorse-430')).body as { document: Machine }).document
   // Threads are loaded before anything is measured.
   await app.ask('POST', '/api/access/plan', { machine: { id: gorse.id }, targets: [] })
-}, 60_000)
+})
 afterAll(() => app.close())
 
 /** Asks for health while work goes on. @returns the longest it took to be answered, ms */
@@ -106,7 +106,7 @@ describe('the server answers while it works', () => {
     const { changesGap, toolChanges } = answer.body as { changesGap: number; toolChanges: number }
     expect(changesGap).toBeGreaterThanOrEqual(0)
     expect(changesGap).toBeLessThan(toolChanges / 4)
-  }, 30_000)
+  })
 
   test('on 3,000 undos in one batch after 6,600 entries', async () => {
     const { body } = await app.ask('POST', '/api/jobs', { machine: { id: gorse.id }, kit: { id: 'quernby-p1' } })
@@ -124,7 +124,7 @@ describe('the server answers while it works', () => {
       i % 2 ? { id: `s${i}`, kind: 'note', text: 'x' } : { id: `s${i}`, kind: 'undo', undoes: `n${i}` },
     )
     expect(await append(scattered)).toMatchObject({ status: 422, body: [{ code: 'too-many-undos' }] })
-  }, 60_000)
+  })
 
   test('and a list of 2,000 jobs comes at once', async () => {
     const { jobRepository } = await import('./jobs/repository.ts')
@@ -150,7 +150,7 @@ describe('the server answers while it works', () => {
     // Bench has the figure; replaying them all would take minutes.
     expect(took[4]).toBeLessThan(3000)
     await restarted.server.close()
-  }, 60_000)
+  })
 })
 
 describe('bodies nobody could keep', () => {

@@ -308,7 +308,7 @@ describe('what is no folder of a dossier is refused in a sentence', () => {
       { numRuns: 150 },
     )
     expect(status.get(422)).toBeGreaterThan(100)
-  }, 120_000)
+  })
 })
 
 test('whatever a document or a folder is refused for stands in the catalogue', () => {

@@ -34,7 +34,7 @@ beforeAll(async () => {
   const { devices } = (await app.ask('GET', '/api/pairing/bench')).body as { devices: { id: string; name: string }[] }
   const second = devices.find((device) => device.name === 'tablet 2')
   await app.ask('DELETE', `/api/pairing/bench/devices/${second?.id}`)
-}, 60_000)
+})
 afterAll(async () => {
   listener.close()
   await app.close()
@@ -220,4 +220,4 @@ test('a revoked device loses its live socket at once, and writes are in its pers
   await closed
   const { entries } = (await app.ask('GET', `/api/jobs/${id}/journal`)).body as { entries: { by: string }[] }
   expect(entries[0].by).toBe('Runa')
-}, 20_000)
+})

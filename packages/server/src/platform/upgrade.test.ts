@@ -116,5 +116,5 @@ describe.each(stores)('a yard as %s', (name) => {
     }
     await app.server.close()
     await database.close()
-  }, 60_000)
+  })
 })
