@@ -47,9 +47,9 @@ const ofJob = [...new Set(jobPages.flatMap((name) => [...(pages.get(name) ?? [])
 const otherPages = [...pages.keys()].filter((name) => !jobPages.includes(name))
 const handedBack = (source: string) => ofPages(['hand back'], source) === 1
 // What hand back has leads to nothing that it has not.
-const inAll = (source: string) => handedBack(source) && ofPages(stations, source) >= stations.length - 1
+const inNearlyAll = (source: string) => handedBack(source) && ofPages(stations, source) >= stations.length - 1
 const inSeveral = (source: string) =>
-  !inAll(source) && ofPages(jobPages, source) > 3 && ofPages(otherPages, source) === 0
+  !inNearlyAll(source) && ofPages(jobPages, source) > 3 && ofPages(otherPages, source) === 0
 
 const anyPage = new Set([...pages.values()].flatMap((sources) => [...sources]))
 const taken = new Set<string>()
@@ -61,7 +61,7 @@ function afterwards(modules: readonly string[]): string[] {
 }
 
 const listed = {
-  station: ofJob.filter(inAll).sort(),
+  station: ofJob.filter(inNearlyAll).sort(),
   work: ofJob.filter((source) => inSeveral(source) && handedBack(source)).sort(),
   views: ofJob.filter((source) => inSeveral(source) && !handedBack(source)).sort(),
   planning: afterwards(['src/jobs/planHere.ts']),

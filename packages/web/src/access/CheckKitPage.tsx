@@ -6,7 +6,7 @@ import { StationDoneButton, useJob } from '../jobs/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { MarginCard } from '../ui/MarginCard.tsx'
 import { Dock, KeyHint, Stage } from '../ui/Stage.tsx'
-import { Tab, TabList, TabPanel, Tabs } from '../ui/Tabs.tsx'
+import { Picture, StationHeading, Views } from '../ui/Views.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 
 const statesOf = (part: KitPart): PartState[] => [
@@ -16,58 +16,51 @@ const statesOf = (part: KitPart): PartState[] => [
   ...(part.instead ? (['from stock'] as const) : []),
 ]
 
-const listNames = { kit: 'Kit', tools: 'Tools', uses: 'Uses up' }
-const lists = ['kit', 'tools', 'uses'] as const
-
 /** The kit laid out against its list, the tools of the job, and what it will use up. */
 export function CheckKitPage() {
   const { dossiers, state } = useJob()
-  const [shown, setShown] = useState<(typeof lists)[number]>('kit')
+  const [shown, setShown] = useState<'kit' | 'tools' | 'uses'>('kit')
   const { parts } = dossiers.kit
   const open = parts.filter((part) => !(part.id in state.parts))
   const tools = toolsNeeded(dossiers, state)
   return (
     <Stage
       picture={
-        <Tabs names={lists} shown={shown} onShow={setShown}>
-          <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
-            <h2 className="text-title font-bold">
-              Lay out the {dossiers.kit.model}{' '}
-              <span className="figures text-body font-normal text-quiet">
-                {parts.length - open.length} of {parts.length}
-              </span>
-            </h2>
-            <TabList aria-label="Lists" className="flex gap-1">
-              {lists.map((name) => (
-                <Tab
-                  key={name}
-                  value={name}
-                  className="min-h-11 border-b-4 border-transparent px-3 font-head font-semibold data-[state=active]:border-lamp"
-                >
-                  {listNames[name]}
-                  {name === 'tools' && ` ${tools.length}`}
-                </Tab>
-              ))}
-            </TabList>
-          </div>
-          <TabPanel name="kit">
+        <Views
+          heading={
+            <StationHeading
+              name={`Lay out the ${dossiers.kit.model}`}
+              done={parts.length - open.length}
+              all={parts.length}
+            />
+          }
+          label="Lists"
+          names={[
+            ['kit', 'Kit'],
+            ['tools', `Tools ${tools.length}`],
+            ['uses', 'Uses up'],
+          ]}
+          shown={shown}
+          onShow={setShown}
+        >
+          <Picture name="kit">
             <ul>
               {parts.map((part) => (
                 <PartRow key={part.id} part={part} current={part === open[0]} />
               ))}
             </ul>
-          </TabPanel>
-          <TabPanel name="tools">
+          </Picture>
+          <Picture name="tools">
             <ul>
               {tools.map((need) => (
                 <ToolRow key={need.tool} need={need} />
               ))}
             </ul>
-          </TabPanel>
-          <TabPanel name="uses">
+          </Picture>
+          <Picture name="uses">
             <UsesUp />
-          </TabPanel>
-        </Tabs>
+          </Picture>
+        </Views>
       }
       margin={<KitMargin tools={tools} />}
       dock={<KitDock open={open} />}

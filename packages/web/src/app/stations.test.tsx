@@ -17,16 +17,6 @@ const pictures: Partial<Record<string, readonly string[]>> = {
   'hook-up': ['Card', 'Signals', 'Meter', 'Record'],
 }
 
-/** What the page has by this, as soon as it has; asked of the document itself: by roles each of hundreds is named first. */
-const found = (selector: string, words: RegExp) =>
-  waitFor(() => {
-    const [only, ...others] = [...document.querySelectorAll<HTMLElement>(selector)].filter((item) =>
-      words.test(item.textContent),
-    )
-    if (!only || others.length > 0) throw new Error(`${selector} with ${words.source} is not there once`)
-    return only
-  })
-
 describe.each(oneEach)('$name', (dossiers) => {
   test('every station of a finished job is shown and said to be done, with each of its pictures', async () => {
     const yard = testYard()
@@ -35,13 +25,15 @@ describe.each(oneEach)('$name', (dossiers) => {
     const { hands } = openApp(yard, `/job/${id}/take-in`)
     await allSaved()
     for (const station of stations) {
-      await hands.click(await found('nav[aria-label=Stations] a', new RegExp(`^${stationNames[station]} ?, done$`)))
+      await hands.click(await screen.findByRole('link', { name: new RegExp(`^${stationNames[station]} ?, done$`) }))
       await waitFor(() => expect(document.title).toContain(stationNames[station]))
       await waitFor(() => expect(document.querySelector('main')?.textContent?.length).toBeGreaterThan(60))
-      expect(document.querySelectorAll('h1').length).toBe(1)
+      expect(screen.getAllByRole('heading', { level: 1 }).length).toBe(1)
       for (const picture of pictures[station] ?? []) {
-        await hands.click(await found('[role=tab]', new RegExp(`^${picture}$`)))
-        await found('[role=tabpanel]:not([hidden])', /^(?!(?:Opening…)?$)/)
+        await hands.click(await screen.findByRole('tab', { name: picture }))
+        await waitFor(() =>
+          expect(screen.getByRole('tabpanel', { hidden: false }).textContent).not.toMatch(/^(Opening…)?$/),
+        )
       }
     }
     expect(screen.queryByText(/NaN|undefined|\[object/)).toBeNull()

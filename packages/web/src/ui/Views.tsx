@@ -8,6 +8,7 @@ export function Views<Name extends string>({
   names,
   shown,
   onShow,
+  label = 'Views',
   children,
 }: {
   heading: ReactNode
@@ -15,13 +16,15 @@ export function Views<Name extends string>({
   names: readonly (readonly [Name, string])[]
   shown: Name
   onShow: (name: Name) => void
+  /** What the names are of, for who does not see it. */
+  label?: string
   children: ReactNode
 }) {
   return (
     <Tabs names={names.map(([name]) => name)} shown={shown} onShow={onShow}>
       <div className="mb-2 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
         {heading}
-        <TabList aria-label="Views" className="flex flex-wrap gap-1">
+        <TabList aria-label={label} className="flex flex-wrap gap-1">
           {names.map(([name, words]) => (
             <Tab
               key={name}
