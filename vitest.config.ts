@@ -5,7 +5,7 @@ import { BaseSequencer, type TestSpecification } from 'vitest/node'
 const long = ['app/stations', 'jobs/compiledPlans', 'backup/backup', 'platform/upgrade', 'jobs/jobs', 'proving/proving']
 const isLong = (file: TestSpecification) => long.some((name) => file.moduleId.includes(`/${name}.test.`))
 
-/** Tests of pages first, then all others: a thread that changes its world, from a window to none, loads everything anew. */
+/** Tests of pages first, then all others: what a page's own packages look for as they load is a window. */
 class PagesFirst extends BaseSequencer {
   override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
     const byUse = await super.sort(files)
@@ -20,11 +20,13 @@ export default defineConfig({
   test: {
     include: ['packages/*/src/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'],
     globalSetup: ['packages/server/src/testStore.ts'],
-    setupFiles: ['packages/core/src/planning/inTests.ts'],
+    setupFiles: ['packages/web/src/testing/window.ts', 'packages/core/src/planning/inTests.ts'],
     // Only what hangs runs out of it: a machine that is busy with other things takes ten times as long as one that is not.
     testTimeout: 240_000,
     hookTimeout: 240_000,
     maxWorkers: 2,
+    // What is short-lived is swept up less often: an eighth of the time.
+    execArgv: ['--min-semi-space-size=64', '--max-semi-space-size=128'],
     sequence: { sequencer: PagesFirst },
     // Files share what they load; each opens a store, a folder or a page of its own.
     isolate: false,

@@ -1,7 +1,9 @@
 // Measures how soon pages are there and how long the screen is held: Lighthouse's mobile profile, and the browser's own long tasks.
 import { chromium, type Browser, type Page } from '@playwright/test'
 import { stations } from '@tidy-badger/core/dossiers'
-import lighthouse from 'lighthouse'
+import { execFile } from 'node:child_process'
+import { promisify } from 'node:util'
+import { z } from 'zod'
 import { launchOptions } from '../e2e/support/browser.ts'
 import { runApp, type RunningApp } from '../e2e/support/runApp.ts'
 
@@ -13,6 +15,25 @@ function say(what: string, figure: string, goal = ''): void {
   console.log(`${what.padEnd(52)} ${figure.padStart(46)}  ${goal}`)
 }
 
+const audit = z.object({ numericValue: z.number() })
+/** What is read of its report. */
+const scored = z.object({
+  categories: z.object({ performance: z.object({ score: z.number() }) }),
+  audits: z.object({
+    'largest-contentful-paint': audit,
+    'total-blocking-time': audit,
+    'cumulative-layout-shift': audit,
+    'total-byte-weight': audit,
+  }),
+})
+
+/** Lighthouse's report of a page, by its own program: it comes with `npm run bench` alone, no test installs it. */
+async function lighthouse(url: string): Promise<z.infer<typeof scored>> {
+  const asked = [url, `--port=${debugPort}`, '--only-categories=performance', '--output=json', '--quiet']
+  const { stdout } = await promisify(execFile)('npx', ['lighthouse', ...asked], { maxBuffer: 64e6 })
+  return scored.parse(JSON.parse(stdout))
+}
+
 /** Median scores of a page. */
 async function score(app: RunningApp, what: string, path: string, goal: number): Promise<void> {
   const scores: number[] = []
@@ -21,18 +42,12 @@ async function score(app: RunningApp, what: string, path: string, goal: number):
   let bytes = 0
   let moved = 0
   for (let i = 0; i < runs; i++) {
-    const result = await lighthouse(`${app.url}${path}`, {
-      port: debugPort,
-      onlyCategories: ['performance'],
-      logLevel: 'error',
-    })
-    if (!result) throw new Error(`bench: no result for ${path}`)
-    const { audits, categories } = result.lhr
-    scores.push(Math.round((categories.performance.score ?? 0) * 100))
-    paints.push(audits['largest-contentful-paint'].numericValue ?? 0)
-    blocked.push(audits['total-blocking-time'].numericValue ?? 0)
-    moved = Math.max(moved, audits['cumulative-layout-shift'].numericValue ?? 0)
-    bytes = audits['total-byte-weight'].numericValue ?? 0
+    const { audits, categories } = await lighthouse(`${app.url}${path}`)
+    scores.push(Math.round(categories.performance.score * 100))
+    paints.push(audits['largest-contentful-paint'].numericValue)
+    blocked.push(audits['total-blocking-time'].numericValue)
+    moved = Math.max(moved, audits['cumulative-layout-shift'].numericValue)
+    bytes = audits['total-byte-weight'].numericValue
   }
   const figures = `${median(scores)}, LCP ${(median(paints) / 1000).toFixed(1)} s, TBT ${median(blocked).toFixed(0)} ms, CLS ${moved.toFixed(3)}, ${(bytes / 1000).toFixed(0)} kB`
   say(`lighthouse: ${what}`, figures, `goal ${goal}`)

@@ -1,3 +1,1 @@
-import { defineConfig } from 'drizzle-kit'
-
-export default defineConfig({ dialect: 'postgresql', schema: './src/*/tables.ts', out: './drizzle' })
+export default { dialect: 'postgresql', schema: './src/*/tables.ts', out: './drizzle' }

@@ -20,8 +20,8 @@ export interface TestApp extends App {
   ) => Promise<{ status: number; body: unknown }>
 }
 
-/** One pool for all apps of a test file: a thread takes seconds to load. */
-const pool = openWorkPool()
+/** One pool for all apps of all test files of a thread: to load takes seconds. */
+const pool = openWorkPool(Infinity)
 
 /** The whole server on a database in memory, for tests; answers that break their own schema are errors. */
 export async function testApp(

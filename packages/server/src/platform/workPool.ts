@@ -27,15 +27,18 @@ function tooSlow(limitMs: number): Refusal {
   )
 }
 
-/** Worker threads for plans, fits, checks of whole documents and long replays, so that the server itself answers on. */
-export function openWorkPool(): WorkPool {
+/**
+ * Worker threads for plans, fits, checks of whole documents and long replays, so that the server itself answers on.
+ * @param idleMs after which a thread that has nothing to do is ended
+ */
+export function openWorkPool(idleMs = 60_000): WorkPool {
   let pool: Piscina | undefined
   const threads = () =>
     (pool ??= new Piscina({
       filename: new URL('./workThread.mjs', import.meta.url).href,
       minThreads: 0,
       maxThreads: Math.max(2, availableParallelism() - 1),
-      idleTimeout: 60_000,
+      idleTimeout: idleMs,
       maxQueue: 200,
       execArgv: [],
       resourceLimits: { maxOldGenerationSizeMb: 1024 },

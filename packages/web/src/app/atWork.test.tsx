@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import type { JobDossiers, NewEntry } from '@tidy-badger/core/jobs'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, test } from 'vitest'

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import type { JobDossiers, NewEntry } from '@tidy-badger/core/jobs'
 import { readHeight } from '@tidy-badger/core/setup'
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'

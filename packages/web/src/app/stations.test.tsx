@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { stationNames, stations } from '@tidy-badger/core/dossiers'
 import { screen, waitFor } from '@testing-library/react'
 import axe from 'axe-core'

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, test } from 'vitest'
 import { wholeJob } from '../../../core/src/jobs/wholeJobCase.ts'

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { describe, expect, test } from 'vitest'
 import { forPages, openApp, testYard } from '../testing/testBed.tsx'

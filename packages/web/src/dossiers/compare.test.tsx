@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { screen } from '@testing-library/react'
 import { expect, test } from 'vitest'
 import { shippedMachine } from '../../../core/src/wiring/shippedCase.ts'

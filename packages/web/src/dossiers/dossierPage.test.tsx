@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, test } from 'vitest'
 import { shippedKit, shippedMachine } from '../../../core/src/wiring/shippedCase.ts'

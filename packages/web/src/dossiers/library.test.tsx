@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { screen, waitFor } from '@testing-library/react'
 import { describe, expect, test } from 'vitest'
 import { shippedMachine } from '../../../core/src/wiring/shippedCase.ts'

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { joinKits } from '@tidy-badger/core/dossiers'
 import { screen, waitFor } from '@testing-library/react'
 import { expect, test } from 'vitest'

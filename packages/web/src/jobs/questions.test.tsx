@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { afterEach, expect, test } from 'vitest'
 import { usePreferences } from '../platform/preferences.ts'
 import { forPages } from '../testing/testBed.tsx'

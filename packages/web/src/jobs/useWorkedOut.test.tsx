@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { providePlanners, replay, workedOut, type JobDossiers, type NewEntry } from '@tidy-badger/core/jobs'
 import { startPlanning } from '@tidy-badger/core/planning'
 import type { Erratum } from '@tidy-badger/core/wiring'

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { bodyView } from '@tidy-badger/core/drawing'
 import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { screen, waitFor } from '@testing-library/react'
 import { afterEach, describe, expect, test } from 'vitest'
 import { usePreferences } from '../platform/preferences.ts'

@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { render, screen } from '@testing-library/react'
 import { StrictMode } from 'react'
 import { expect, test } from 'vitest'

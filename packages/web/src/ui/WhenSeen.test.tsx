@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { act, render, screen } from '@testing-library/react'
 import { expect, test, vi } from 'vitest'
 import { forPages } from '../testing/testBed.tsx'

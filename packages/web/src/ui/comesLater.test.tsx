@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { act, render, screen, waitFor } from '@testing-library/react'
 import { Suspense } from 'react'
 import { expect, test, vi } from 'vitest'

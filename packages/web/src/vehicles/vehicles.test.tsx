@@ -1,4 +1,3 @@
-// @vitest-environment happy-dom
 import { screen } from '@testing-library/react'
 import { describe, expect, test } from 'vitest'
 import { openApp, testYard, forPages } from '../testing/testBed.tsx'
