@@ -7,7 +7,7 @@ import { buildApp, type App } from './app.ts'
 import { openInMemory } from './platform/testDatabase.ts'
 import type { AppDeps } from './platform/deps.ts'
 import { openFileStore, openPhotoStore } from './platform/fileStore.ts'
-import { openWorkPool } from './platform/workPool.ts'
+import { testPool } from './testPool.ts'
 
 export interface TestApp extends App {
   deps: AppDeps
@@ -19,9 +19,6 @@ export interface TestApp extends App {
     body?: unknown,
   ) => Promise<{ status: number; body: unknown }>
 }
-
-/** One pool for all apps of all test files of a thread: to load takes seconds. */
-const pool = openWorkPool(Infinity)
 
 /** The whole server on a database in memory, for tests; answers that break their own schema are errors. */
 export async function testApp(
@@ -35,7 +32,7 @@ export async function testApp(
     files: await openFileStore(folder),
     photos: await openPhotoStore(folder),
     folder: database.folder,
-    pool: { run: pool.run, close: () => Promise.resolve() },
+    pool: testPool,
     config: {
       port: 0,
       host: change.host ?? '127.0.0.1',

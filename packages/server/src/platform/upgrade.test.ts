@@ -11,7 +11,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { buildApp } from '../app.ts'
 import { migrationsFolder, openDatabase } from './db.ts'
 import { openFileStore, openPhotoStore } from './fileStore.ts'
-import { openWorkPool } from './workPool.ts'
+import { testPool } from '../testPool.ts'
 
 /** Stores as landed releases left them: which migrations they had, and every row. */
 interface OldStore {
@@ -21,7 +21,6 @@ interface OldStore {
 
 const fixtures = fileURLToPath(new URL('../../../../e2e/fixtures', import.meta.url))
 const stores = (await readdir(fixtures)).filter((name) => name.endsWith('.json.gz')).sort()
-const pool = openWorkPool()
 let folder: string
 beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'tidy-badger-upgrade-'))
@@ -29,7 +28,6 @@ beforeAll(async () => {
   await (await PGlite.create(join(folder, 'empty'))).close()
 })
 afterAll(async () => {
-  await pool.close()
   await rm(folder, { recursive: true, force: true })
 })
 
@@ -73,7 +71,7 @@ describe.each(stores)('a yard as %s', (name) => {
       folder: database.folder,
       files: await openFileStore(dataFolder),
       photos: await openPhotoStore(dataFolder),
-      pool: { run: pool.run, close: () => Promise.resolve() },
+      pool: testPool,
       config: {
         port: 0,
         host: '127.0.0.1',
