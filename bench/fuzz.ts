@@ -1,12 +1,14 @@
 // Asks every route for nonsense and counts what breaks: `npm run fuzz -- 30000`. Each request is made once; none may be a 5xx.
 import fc from 'fast-check'
 import { createHash } from 'node:crypto'
+import { openWorkPool } from '../packages/server/src/platform/workPool.ts'
 import { testApp } from '../packages/server/src/testApp.ts'
 import testStore from '../packages/server/src/testStore.ts'
 
 const wanted = Number(process.argv[2] ?? 30_000)
 const removeStore = await testStore()
-const app = await testApp()
+// With the patience of a yard's server: what takes longer is a fault.
+const app = await testApp({ pool: openWorkPool() })
 const known = await knownThings()
 const seen = new Set<string>()
 const bad: string[] = []

@@ -19,14 +19,9 @@ const run = (command) =>
 
 const mark = 'node_modules/.tidy-badger-lock'
 const lock = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex')
-const [bare, whole] = [lock, `${lock} with tools`]
-
-function lacking() {
-  if (!existsSync(mark)) return true
-  const there = readFileSync(mark, 'utf8')
-  if (asked('--tools')) return there !== whole
-  return !asked('--if-none') && there !== bare && there !== whole
-}
+/** What there may be; the first is installed where there is none of them. */
+const enough = asked('--tools') ? [`${lock} with tools`] : [lock, `${lock} with tools`]
+const lacking = () => !existsSync(mark) || (!asked('--if-none') && !enough.includes(readFileSync(mark, 'utf8')))
 
 async function packages() {
   if (!lacking()) return
@@ -36,7 +31,7 @@ async function packages() {
   const some = asked('--tools') ? '' : `--include-workspace-root ${wanted.join(' ')}`
   await run(`npm ci --no-audit --no-fund --loglevel=error ${some}`)
   mkdirSync('node_modules', { recursive: true })
-  writeFileSync(mark, asked('--tools') ? whole : bare)
+  writeFileSync(mark, enough[0])
 }
 
 // The build without windows is the quicker one; where it cannot be had, the other does.

@@ -7,6 +7,7 @@ import { buildApp, type App } from './app.ts'
 import { openInMemory } from './platform/testDatabase.ts'
 import type { AppDeps } from './platform/deps.ts'
 import { openFileStore, openPhotoStore } from './platform/fileStore.ts'
+import type { WorkPool } from './platform/workPool.ts'
 import { testPool } from './testPool.ts'
 
 export interface TestApp extends App {
@@ -22,7 +23,7 @@ export interface TestApp extends App {
 
 /** The whole server on a database in memory, for tests; answers that break their own schema are errors. */
 export async function testApp(
-  change: { fitLimitMs?: number; host?: string; now?: () => number; page?: boolean } = {},
+  change: { fitLimitMs?: number; host?: string; now?: () => number; page?: boolean; pool?: WorkPool } = {},
 ): Promise<TestApp> {
   const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-test-'))
   const database = await openInMemory()
@@ -32,7 +33,7 @@ export async function testApp(
     files: await openFileStore(folder),
     photos: await openPhotoStore(folder),
     folder: database.folder,
-    pool: testPool,
+    pool: change.pool ?? testPool,
     config: {
       port: 0,
       host: change.host ?? '127.0.0.1',
