@@ -1,5 +1,6 @@
 // Puts the server into a few plain JavaScript files, packages/server/dist: it starts without reading TypeScript, and so do its threads.
 import { build } from 'esbuild'
+import { existsSync } from 'node:fs'
 import { readdir, readFile, rm } from 'node:fs/promises'
 import { dirname, join, relative, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -40,7 +41,7 @@ const ours = {
 }
 
 const workers = (await readdir(source, { recursive: true })).filter((file) => /worker\.ts$/i.test(file))
-const entries = ['main.ts', 'backup/cli.ts', 'platform/workThread.mjs', ...workers]
+const entries = ['main.ts', 'backup/cli.ts', 'platform/newStore.ts', 'platform/workThread.mjs', ...workers]
 
 /** What a start would otherwise read and weigh each time. */
 async function shippedHashes() {
@@ -74,7 +75,10 @@ const common = {
   logLevel: 'warning',
 }
 
-await rm(out, { recursive: true, force: true })
+// An empty store stays: it belongs to the database's version, not to the sources.
+const stays = 'newStore'
+for (const name of existsSync(out) ? await readdir(out) : [])
+  if (name !== stays) await rm(join(out, name), { recursive: true, force: true })
 await build({
   ...common,
   entryPoints: entries.map((entry) => ({ in: join(source, entry), out: nameOf(join(source, entry)) })),
@@ -86,3 +90,6 @@ await build({
   chunkNames: '[name].[hash]',
   define: { SHIPPED_HASHES: JSON.stringify(await shippedHashes()) },
 })
+
+const { makeNewStore } = await import(join(out, 'platform.newStore.js'))
+await makeNewStore()

@@ -9,7 +9,7 @@ import { makeTemplate, templateVariable } from './platform/testDatabase.ts'
 export default async function testStore(): Promise<() => Promise<void>> {
   const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-template-'))
   const file = join(folder, 'store.tar')
-  const template = await makeTemplate(async (db) => {
+  const template = await makeTemplate(join(folder, 'store'), async (db) => {
     await seedShipped(dossierRepository(db), '2026-06-01T00:00:00.000Z', () => undefined)
   })
   await writeFile(file, Buffer.from(await template.arrayBuffer()))

@@ -1,4 +1,4 @@
-import { mkdir, mkdtemp, rename, rm, writeFile } from 'node:fs/promises'
+import { mkdir, mkdtemp, readdir, rename, rm, stat, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
@@ -37,6 +37,15 @@ describe('a data folder at the start', () => {
     const place = await fresh(...files)
     await expect(openDatabase(place)).rejects.toThrow(/PG_VERSION is missing.*npm run restore.*TIDY_BADGER_DATA/s)
     await expect(openDatabase(place)).rejects.toThrow(place)
+  })
+
+  test('begins whole, for its owner alone, also where a start was ended in the midst of it', async () => {
+    const place = await fresh('store.begun/base/half')
+    const { db, close } = await openDatabase(place)
+    expect((await db.execute('select count(*)::int as jobs from jobs')).rows).toEqual([{ jobs: 0 }])
+    await close()
+    expect(await readdir(place)).toEqual(['store'])
+    expect((await stat(join(place, 'store'))).mode & 0o777).toBe(0o700)
   })
 
   test('a place that cannot be written to is named, with what to do', async () => {

@@ -1,9 +1,12 @@
 import { PGlite, type Transaction } from '@electric-sql/pglite'
 import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
+import { existsSync } from 'node:fs'
 import { mkdir } from 'node:fs/promises'
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { earlyModule } from './earlyModule.ts'
+import { beginStore } from './newStore.ts'
 import { prepareDataFolder, storeBroken, storeOf, watchFolder, type FolderWatch } from './dataFolder.ts'
 
 export type Database = PgliteDatabase
@@ -29,6 +32,7 @@ export async function openDatabase(dataFolder: string): Promise<OpenDatabase> {
 /** The same in a folder that has been prepared. */
 export async function openPrepared(dataFolder: string): Promise<OpenDatabase> {
   const store = storeOf(dataFolder)
+  if (!existsSync(join(store, 'PG_VERSION'))) await beginStore(store)
   await mkdir(store, { recursive: true, mode: 0o700 })
   let client: PGlite
   try {

@@ -1,4 +1,3 @@
-import { PGlite } from '@electric-sql/pglite'
 import { drizzle } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
 import { cp, mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
@@ -6,6 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test } from 'vitest'
 import { migrationsFolder } from './db.ts'
+import { copyOfTemplate } from './testDatabase.ts'
 
 interface Journal {
   entries: { tag: string }[]
@@ -24,7 +24,7 @@ async function migrationsUpTo(count: number): Promise<string> {
 test('a store of every earlier version, with data in it, is brought up to date and keeps its data', async () => {
   const all = (JSON.parse(await readFile(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')) as Journal).entries
   expect(all.length).toBeGreaterThan(1)
-  const client = await PGlite.create()
+  const client = await copyOfTemplate()
   const db = drizzle(client)
   for (let version = 1; version < all.length; version++) {
     const folder = await migrationsUpTo(version)

@@ -1,5 +1,6 @@
 import { PGlite } from '@electric-sql/pglite'
 import { readFile } from 'node:fs/promises'
+import { beginStore, makeNewStore } from './newStore.ts'
 import { databaseOf, migrated, type Database, type OpenDatabase } from './db.ts'
 
 /** Names the file of the template. */
@@ -13,9 +14,14 @@ const tables = async (client: PGlite): Promise<string[]> =>
     await client.query<{ name: string }>("select tablename as name from pg_tables where schemaname = 'public'")
   ).rows.map(({ name }) => `"${name}"`)
 
-/** Tables made and filled once, to be copied. */
-export async function makeTemplate(fill: (db: Database) => Promise<void>): Promise<Blob> {
-  const made = await PGlite.create()
+/**
+ * Tables made and filled once, to be copied.
+ * @param folder where nothing is yet
+ */
+export async function makeTemplate(folder: string, fill: (db: Database) => Promise<void>): Promise<Blob> {
+  await makeNewStore()
+  await beginStore(folder)
+  const made = await PGlite.create(folder)
   const { db } = await migrated(made, { check: () => undefined })
   await fill(db)
   const copies = (await tables(made)).map((name) => `create table ${kept}.${name} as table public.${name};`)
@@ -45,7 +51,8 @@ export async function openInMemory(): Promise<OpenDatabase> {
   }
 }
 
-async function copyOfTemplate(): Promise<PGlite> {
+/** A store of a test's own, in memory, with the template's tables. */
+export async function copyOfTemplate(): Promise<PGlite> {
   const file = process.env[templateVariable]
   if (file === undefined) throw new Error(`${templateVariable} names no template of the store.`)
   return PGlite.create({ loadDataDir: new Blob([await readFile(file)]) })

@@ -11,6 +11,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { buildApp } from '../app.ts'
 import { migrationsFolder, openDatabase } from './db.ts'
 import { openFileStore, openPhotoStore } from './fileStore.ts'
+import { beginStore } from './newStore.ts'
 import { testPool } from '../testPool.ts'
 
 /** Stores as landed releases left them: which migrations they had, and every row. */
@@ -24,8 +25,6 @@ const stores = (await readdir(fixtures)).filter((name) => name.endsWith('.json.g
 let folder: string
 beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'tidy-badger-upgrade-'))
-  // The database's own first steps take seconds, a copy of them none.
-  await (await PGlite.create(join(folder, 'empty'))).close()
 })
 afterAll(async () => {
   await rm(folder, { recursive: true, force: true })
@@ -41,7 +40,7 @@ async function oldDataFolder(name: string): Promise<{ dataFolder: string; old: O
   await writeFile(journalFile, JSON.stringify({ ...journal, entries: journal.entries.slice(0, old.migrations) }))
   const dataFolder = join(folder, name)
   await mkdir(dataFolder, { recursive: true })
-  await cp(join(folder, 'empty'), join(dataFolder, 'store'), { recursive: true })
+  await beginStore(join(dataFolder, 'store'))
   const client = await PGlite.create(join(dataFolder, 'store'))
   await migrate(drizzle(client), { migrationsFolder: migrations })
   for (const [table, rows] of Object.entries(old.tables))
