@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { defineConfig, type Plugin } from 'vite'
 import { compression, defineAlgorithm } from 'vite-plugin-compression2'
-import { VitePWA } from 'vite-plugin-pwa'
+import { offline } from './offline.ts'
 import { pageHead } from './pageHead.ts'
 
 /** Parts of core that stand below every station. */
@@ -66,33 +66,16 @@ export default defineConfig(({ command }) => ({
     react({ jsxImportSource: '#figures' }),
     tailwindcss(),
     pageHead(),
-    VitePWA({
-      registerType: 'autoUpdate',
-      injectRegister: null,
-      manifest: {
-        name: 'Tidy Badger',
-        short_name: 'Tidy Badger',
-        display: 'standalone',
-        background_color: '#f4f4ef',
-        theme_color: '#15181a',
-        icons: [{ src: '/badger.svg', sizes: 'any', type: 'image/svg+xml' }],
-      },
-      workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
-        navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//],
-        maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
-        // Shown as it was at once, and asked for again; without a link it is there.
-        runtimeCaching: [
-          {
-            urlPattern: /\/api\/machines\/[^/]+\/drawing\.svg\?.*version=/,
-            handler: 'StaleWhileRevalidate',
-            options: { cacheName: 'drawings', expiration: { maxEntries: 200 } },
-          },
-        ],
-      },
-    }),
     compiledAtOnce,
+    // After all that changes a file: it lists what they are.
+    offline({
+      name: 'Tidy Badger',
+      short_name: 'Tidy Badger',
+      display: 'standalone',
+      background_color: '#f4f4ef',
+      theme_color: '#15181a',
+      icons: [{ src: '/badger.svg', sizes: 'any', type: 'image/svg+xml' }],
+    }),
     // Made once here, so that the server only hands them out.
     compression({
       algorithms: [defineAlgorithm('brotliCompress'), defineAlgorithm('gzip', { level: 9 })],

@@ -11,7 +11,7 @@ const made = fileURLToPath(new URL('../../dist/newStore', import.meta.url))
 /** Where an empty store of the database's version lies, once one was made. */
 async function emptyStore(): Promise<string> {
   const packaged = join(dirname(createRequire(import.meta.url).resolve('@electric-sql/pglite')), '..', 'package.json')
-  const { version } = JSON.parse(await readFile(packaged, 'utf8')) as { version: string }
+  const { version }: { version: string } = JSON.parse(await readFile(packaged, 'utf8'))
   return join(made, version)
 }
 
