@@ -247,7 +247,7 @@ test('a tablet of the yard’s network is paired by the code, revoked while it w
     .flat()
     .find((item) => item && !item.internal && item.family === 'IPv4')?.address
   test.skip(address === undefined, 'this machine has no address but its own')
-  const app = await runApp({ host: '0.0.0.0', demo: false })
+  const app = await runApp({ brief: true, host: '0.0.0.0', demo: false })
   try {
     const port = new URL(app.url).port
     const bench = await (await browser.newContext()).newPage()

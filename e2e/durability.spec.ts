@@ -5,7 +5,7 @@ import { runApp, yardFolder } from './support/runApp.ts'
 import { expect, post, soon, test } from './support/fixtures.ts'
 
 test('what was acknowledged survives kill -9', async () => {
-  let app = await runApp({ folder: await yardFolder() })
+  let app = await runApp({ brief: true, folder: await yardFolder() })
   const opened = await post(`${app.url}/api/jobs`, { machine: { id: 'pellick-gorse-430' }, kit: { id: 'quernby-p1' } })
   const { id } = await opened.json()
   const acknowledged: string[] = []
@@ -23,7 +23,7 @@ test('what was acknowledged survives kill -9', async () => {
   killed = true
   await writing
   const { folder } = app
-  app = await runApp({ folder })
+  app = await runApp({ brief: true, folder })
   const { entries } = await (await fetch(`${app.url}/api/jobs/${id}/journal`)).json()
   const kept = new Set(entries.map((entry: { id: string }) => entry.id))
   expect(acknowledged.filter((entry) => !kept.has(entry))).toEqual([])
@@ -31,24 +31,24 @@ test('what was acknowledged survives kill -9', async () => {
 })
 
 test('a second process on the same folder is refused in one sentence', async () => {
-  const app = await runApp({ folder: await yardFolder() })
+  const app = await runApp({ brief: true, folder: await yardFolder() })
   await expect(runApp({ folder: app.folder })).rejects.toThrow(/Another Tidy Badger is at work in .*TIDY_BADGER_DATA/)
   await app.stop()
 })
 
 test('starting the demo again changes nothing that the user made', async () => {
   const folder = await yardFolder()
-  const first = await runApp({ folder })
+  const first = await runApp({ brief: true, folder })
   await post(`${first.url}/api/jobs/demo-hut-7/journal`, { entries: [{ id: 'mine', kind: 'note', text: 'mine' }] })
   const before = await (await fetch(`${first.url}/api/jobs`)).json()
   await first.kill()
-  const again = await runApp({ folder, demo: true })
+  const again = await runApp({ brief: true, folder, demo: true })
   expect(await (await fetch(`${again.url}/api/jobs`)).json()).toEqual(before)
   await again.stop()
 })
 
 test('a data folder that is taken away under the server: nothing is acknowledged, and work goes on once it is back', async () => {
-  const app = await runApp({ folder: await yardFolder() })
+  const app = await runApp({ brief: true, folder: await yardFolder() })
   const opened = await post(`${app.url}/api/jobs`, { machine: { id: 'pellick-gorse-430' }, kit: { id: 'quernby-p1' } })
   const { id } = await opened.json()
   const write = (entry: string) =>

@@ -68,7 +68,7 @@ test('what is typed and not written down yet is kept: a question in between, a l
 test('the yard is saved as a file and brought back; a device that knows more offers to send it again', async ({
   browser,
 }) => {
-  const app = await runApp()
+  const app = await runApp({ brief: true })
   const folder = await mkdtemp(join(tmpdir(), 'tidy-badger-keep-'))
   try {
     const { id } = await (await post(`${app.url}/api/jobs`, { ...quad, title: 'Hut quad' })).json()
@@ -112,7 +112,7 @@ test('the yard is saved as a file and brought back; a device that knows more off
     const brought = prompt('restore', file)
     expect(brought.stderr).not.toContain('Error')
     expect(brought.stdout).toMatch(/Brought in: \d+ jobs that were not here/)
-    const again = await runApp({ folder: other, port })
+    const again = await runApp({ brief: true, folder: other, port })
     try {
       await expect(page.getByText(/lacks 1 entry of this job/)).toBeVisible()
       await expectAccessible(page)

@@ -7,7 +7,7 @@ import { runApp } from './runApp.ts'
 export async function makeYards(folder: string): Promise<{ bare: string; demo: string }> {
   const [bare, demo, whole] = [join(folder, 'new'), join(folder, 'demo'), join(folder, 'whole')]
   if (existsSync(whole)) return { bare, demo }
-  await (await runApp({ folder: bare })).end()
+  await (await runApp({ folder: bare, brief: true })).end()
   await cp(bare, demo, { recursive: true })
   await (await runApp({ demo: true, folder: demo })).end()
   await writeFile(whole, '')

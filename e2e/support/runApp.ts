@@ -25,12 +25,14 @@ export interface AppOptions {
   port?: number
   /** Where to listen; this machine alone unless said. */
   host?: string
+  /** It is asked little: its database's code is not compiled with the care that pays only later. */
+  brief?: boolean
 }
 
 /** Starts the built server (`npm run build`) as a process of its own on a data folder of its own. */
 export async function runApp(options: AppOptions = {}): Promise<RunningApp> {
   const folder = options.folder ?? (await copyOf(process.env.TIDY_BADGER_NEW_YARD))
-  const child = spawn(process.execPath, [server], {
+  const child = spawn(process.execPath, [...(options.brief ? ['--liftoff-only'] : []), server], {
     env: {
       ...process.env,
       TIDY_BADGER_DATA: folder,
