@@ -1,6 +1,7 @@
 // Weighs what each page loads before it stands, from the build's manifest: script as it is sent (brotli), workers and later-loaded charts apart.
-import { existsSync, readFileSync, statSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
+import { brotliDecompressSync } from 'node:zlib'
 import { chunksLoaded, pageModules, type Manifest, type PageName } from './bundlePages.ts'
 
 const dist = fileURLToPath(new URL('../packages/web/dist/', import.meta.url))
@@ -46,4 +47,12 @@ function rings(): string[] {
 }
 const ring = rings()
 for (const names of ring) console.log(`RING: ${names}`)
-process.exit(over + ring.length === 0 ? 0 : 1)
+
+/** Compressed files that hold something else than the file beside them: browsers get these, and nobody else looks into them. */
+const other = readdirSync(dist, { recursive: true, encoding: 'utf8' }).filter(
+  (file) =>
+    file.endsWith('.br') &&
+    !brotliDecompressSync(readFileSync(`${dist}${file}`)).equals(readFileSync(`${dist}${file.slice(0, -3)}`)),
+)
+for (const file of other) console.log(`OTHER: ${file}`)
+process.exit(over + ring.length + other.length === 0 ? 0 : 1)

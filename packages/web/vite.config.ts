@@ -3,7 +3,7 @@ import react from '@vitejs/plugin-react'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { defineConfig, type Plugin } from 'vite'
-import { compression, defineAlgorithm } from 'vite-plugin-compression2'
+import { compressed } from './compressed.ts'
 import { offline } from './offline.ts'
 import { pageHead } from './pageHead.ts'
 
@@ -22,7 +22,7 @@ const station = Object.entries(listed).map(([name, sources]) => {
 })
 
 /** Large scripts of which a page runs most as soon as it has them. */
-const runAtOnce = new Set(['main', 'query', 'below', 'station', 'views', 'beside', 'ComposedChart'])
+const runAtOnce = new Set(['main', 'query', 'below', 'station', 'views', 'beside', 'ComposedChart', 'planWorker'])
 
 /** These are compiled beside the screen as they come, not function by function when each is first called; it has to be said before all else. */
 const compiledAtOnce: Plugin = {
@@ -76,14 +76,9 @@ export default defineConfig(({ command }) => ({
       theme_color: '#15181a',
       icons: [{ src: '/badger.svg', sizes: 'any', type: 'image/svg+xml' }],
     }),
-    // Made once here, so that the server only hands them out.
-    compression({
-      algorithms: [defineAlgorithm('brotliCompress'), defineAlgorithm('gzip', { level: 9 })],
-      include: /\.(js|css|html|svg)$/,
-      threshold: 200,
-    }),
+    compressed(),
   ],
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => [compiledAtOnce] },
   build: {
     target: 'es2022',
     sourcemap: false,
