@@ -11,7 +11,9 @@ const sources = ['packages/core/src', 'packages/server/src', 'packages/web/src',
 const single = [
   'package-lock.json',
   'packages/web/index.html',
-  'packages/web/vite.config.ts',
+  ...['vite.config.ts', 'pageHead.ts', 'offline.ts', 'compressed.ts', 'stationModules.json'].map(
+    (name) => `packages/web/${name}`,
+  ),
   'scripts/buildServer.mjs',
 ]
 

@@ -48,6 +48,13 @@ describe('a data folder at the start', () => {
     expect((await stat(join(place, 'store'))).mode & 0o777).toBe(0o700)
   })
 
+  test('that cannot be begun is said, and nothing of it stays', async () => {
+    // So deep that some of its files have no name any more that the system takes.
+    const place = (await fresh()).padEnd(4060, `/${'d'.repeat(99)}`)
+    await expect(openDatabase(place)).rejects.toThrow(/^No database can be begun in .*ENAMETOOLONG.*TIDY_BADGER_DATA/s)
+    expect(await readdir(place)).toEqual([])
+  })
+
   test('a place that cannot be written to is named, with what to do', async () => {
     const place = await fresh('data')
     await expect(openDatabase(join(place, 'data'))).rejects.toThrow(/cannot be written to .*TIDY_BADGER_DATA/s)

@@ -44,6 +44,14 @@ export function storeBroken(dataFolder: string, error: unknown): Error {
   )
 }
 
+/** What the start says when there is no database yet and none can be begun. */
+export function storeNotBegun(dataFolder: string, error: unknown): Error {
+  return new Error(
+    `No database can be begun in ${storeOf(dataFolder)} (${reasonOf(error)}). ` +
+      `Make room there, or set TIDY_BADGER_DATA to another folder; nothing of it is left behind.`,
+  )
+}
+
 export interface FolderWatch {
   /** @throws Refusal when the folder opened is not there any more, or is another one under the same name */
   check: () => void

@@ -1,13 +1,11 @@
 import { PGlite, type Transaction } from '@electric-sql/pglite'
 import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
-import { existsSync } from 'node:fs'
 import { mkdir } from 'node:fs/promises'
-import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { earlyModule } from './earlyModule.ts'
 import { beginStore } from './newStore.ts'
-import { prepareDataFolder, storeBroken, storeOf, watchFolder, type FolderWatch } from './dataFolder.ts'
+import { prepareDataFolder, storeBroken, storeNotBegun, storeOf, watchFolder, type FolderWatch } from './dataFolder.ts'
 
 export type Database = PgliteDatabase
 
@@ -32,7 +30,9 @@ export async function openDatabase(dataFolder: string): Promise<OpenDatabase> {
 /** The same in a folder that has been prepared. */
 export async function openPrepared(dataFolder: string): Promise<OpenDatabase> {
   const store = storeOf(dataFolder)
-  if (!existsSync(join(store, 'PG_VERSION'))) await beginStore(store)
+  await beginStore(store).catch((error: unknown) => {
+    throw storeNotBegun(dataFolder, error)
+  })
   await mkdir(store, { recursive: true, mode: 0o700 })
   let client: PGlite
   try {

@@ -1,5 +1,5 @@
 import { PGlite } from '@electric-sql/pglite'
-import { existsSync } from 'node:fs'
+import { existsSync, lstatSync } from 'node:fs'
 import { chmod, cp, mkdir, mkdtemp, readFile, rename, rm } from 'node:fs/promises'
 import { createRequire } from 'node:module'
 import { dirname, join } from 'node:path'
@@ -27,16 +27,20 @@ export async function makeNewStore(): Promise<void> {
 }
 
 /**
- * Begins a store at a place where there is none, or nothing in it: it is whole under its own name, or not there. Where no empty one was made,
- * the database takes its first steps there itself.
+ * Begins a store where nothing is yet: it is whole under its own name, or not there. In a folder that is there, and where no empty store was
+ * made, the database takes its first steps itself.
  */
 export async function beginStore(store: string): Promise<void> {
   const empty = await emptyStore()
-  if (!existsSync(empty)) return
+  if (!existsSync(empty) || lstatSync(store, { throwIfNoEntry: false })) return
   const begun = `${store}.begun`
   await rm(begun, { recursive: true, force: true })
-  await cp(empty, begun, { recursive: true })
-  await chmod(begun, 0o700)
-  await rm(store, { recursive: true, force: true })
-  await rename(begun, store)
+  try {
+    await cp(empty, begun, { recursive: true })
+    await chmod(begun, 0o700)
+    await rename(begun, store)
+  } catch (error) {
+    await rm(begun, { recursive: true, force: true })
+    throw error
+  }
 }
