@@ -2,6 +2,9 @@ import { readFile } from 'node:fs/promises'
 import { createRequire } from 'node:module'
 import { dirname, join } from 'node:path'
 
+/** Where the database's own files lie. */
+export const databaseFiles = (): string => dirname(createRequire(import.meta.url).resolve('@electric-sql/pglite'))
+
 let compiled: Promise<WebAssembly.Module> | undefined
 
 /** The database's own code, compiled beside whatever else is read at a start: asked for first, it is there when the store is opened. */
@@ -10,6 +13,5 @@ export function earlyModule(): Promise<WebAssembly.Module> {
 }
 
 async function compile(): Promise<WebAssembly.Module> {
-  const beside = dirname(createRequire(import.meta.url).resolve('@electric-sql/pglite'))
-  return WebAssembly.compile(await readFile(join(beside, 'pglite.wasm')))
+  return WebAssembly.compile(await readFile(join(databaseFiles(), 'pglite.wasm')))
 }

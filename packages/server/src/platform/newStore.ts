@@ -1,17 +1,15 @@
 import { PGlite } from '@electric-sql/pglite'
 import { existsSync, lstatSync } from 'node:fs'
 import { chmod, cp, mkdir, mkdtemp, readFile, rename, rm } from 'node:fs/promises'
-import { createRequire } from 'node:module'
-import { dirname, join } from 'node:path'
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { earlyModule } from './earlyModule.ts'
+import { databaseFiles, earlyModule } from './earlyModule.ts'
 
 const made = fileURLToPath(new URL('../../dist/newStore', import.meta.url))
 
 /** Where an empty store of the database's version lies, once one was made. */
 async function emptyStore(): Promise<string> {
-  const packaged = join(dirname(createRequire(import.meta.url).resolve('@electric-sql/pglite')), '..', 'package.json')
-  const { version }: { version: string } = JSON.parse(await readFile(packaged, 'utf8'))
+  const { version }: { version: string } = JSON.parse(await readFile(join(databaseFiles(), '../package.json'), 'utf8'))
   return join(made, version)
 }
 
@@ -31,8 +29,9 @@ export async function makeNewStore(): Promise<void> {
  * made, the database takes its first steps itself.
  */
 export async function beginStore(store: string): Promise<void> {
+  if (lstatSync(store, { throwIfNoEntry: false })) return
   const empty = await emptyStore()
-  if (!existsSync(empty) || lstatSync(store, { throwIfNoEntry: false })) return
+  if (!existsSync(empty)) return
   const begun = `${store}.begun`
   await rm(begun, { recursive: true, force: true })
   try {
