@@ -2,8 +2,7 @@ import { readFileSync } from 'node:fs'
 import type { Plugin } from 'vite'
 
 /** Faces the first view is written in. */
-const firstFaces =
-  /(archivo-latin-wght|atkinson-hyperlegible-next-latin-wght|sometype-mono-latin-wght)-normal[^/]*\.woff2$/
+const firstFaces = /(^|\/)src\/app\/faces\/[^/]+\.woff2$/
 
 /** Styles and the theme stand in the page itself, and its faces are asked for with it: the first view waits for nothing but its script. */
 export function pageHead(): Plugin {
@@ -14,7 +13,9 @@ export function pageHead(): Plugin {
       order: 'post',
       handler(html, { bundle }) {
         const files = Object.values(bundle ?? {})
-        const faces = files.filter(({ fileName }) => firstFaces.test(fileName))
+        const faces = files.filter(
+          (file) => file.type === 'asset' && file.originalFileNames.some((name) => firstFaces.test(name)),
+        )
         if (faces.length !== 3) throw new Error(`page: expected three faces, found ${faces.length}`)
         const preloads = faces.map(({ fileName }) => ({
           tag: 'link',

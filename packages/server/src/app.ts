@@ -43,7 +43,7 @@ import { setupPlugin } from './setup/index.ts'
 import { vehicleService, vehiclesPlugin, type VehicleService } from './vehicles/index.ts'
 import { wakePlugin } from './wake/index.ts'
 import { wiringPlugin, wiringService } from './wiring/index.ts'
-import { jobAt, pageLinks, scriptsWithin } from './platform/pageLinks.ts'
+import { pageLinks, scriptsWithin } from './platform/pageLinks.ts'
 import { yardService } from './yard/index.ts'
 
 export interface App {
@@ -215,7 +215,7 @@ export async function buildApp(deps: AppDeps): Promise<App> {
     await server.register(async (files: HttpApp) => {
       nameAccess(files, 'open')
       const linksOf = pageLinks(web)
-      const sightOf = firstSight(readFileSync(join(web, 'index.html'), 'utf8'), jobs)
+      const sightAt = firstSight(readFileSync(join(web, 'index.html'), 'utf8'), jobs)
       await files.register(fastifyStatic, {
         root: web,
         // What is asked for is answered below: a route for each file would make every start slower.
@@ -246,9 +246,8 @@ export async function buildApp(deps: AppDeps): Promise<App> {
         const path = request.url.split('?')[0]
         const comes = linksOf(path)
         if (comes !== null) void reply.header('link', comes)
-        const job = jobAt(path)
         // Whoever is not paired hears of no job.
-        const sight = job !== null && request.sender !== null ? await sightOf(job) : null
+        const sight = request.sender === null ? null : await sightAt(path)
         if (sight !== null) return reply.header('cache-control', 'private, no-cache').type('text/html').send(sight)
         return reply.header('cache-control', 'no-cache').sendFile('index.html')
       })

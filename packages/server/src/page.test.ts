@@ -70,6 +70,38 @@ describe('the page', () => {
     expect(none.body).toContain('<title>Tidy Badger</title><p>Opening…</p>')
   })
 
+  test('the page of the yard says what stands in it, stops first, to whoever may know', async () => {
+    for (const { id } of (await get('/api/jobs')).json()) await app.ask('POST', `/api/jobs/${id}/archive`)
+    expect((await get('/', { accept: 'text/html' })).body).toContain('<title>Tidy Badger</title><p>Opening…</p>')
+    const ids: string[] = []
+    for (let i = 0; i < 10; i++) {
+      const opened = await app.server.inject({
+        url: '/api/jobs',
+        method: 'POST',
+        payload: {
+          ...{ machine: { id: 'pellick-gorse-430' }, kit: { id: 'quernby-p1' } },
+          title: `Shed <${i}>`,
+        },
+      })
+      ids.push(opened.json().id)
+    }
+    const page = await get('/', { accept: 'text/html' })
+    expect(page.headers).toMatchObject({ 'cache-control': 'private, no-cache', 'content-type': /text\/html/ })
+    // The newest first while nothing is stopped, eight of them, and how many more.
+    const shown = [...page.body.matchAll(/<b>Shed &lt;(\d)&gt;<\/b>/g)].map(([, i]) => i)
+    expect(shown).toEqual(['9', '8', '7', '6', '5', '4', '3', '2'])
+    expect(page.body).toContain('<p>and 2 more</p>')
+    expect(page.body).toContain(`href="/job/${ids[9]}"`)
+    const stranger = await app.server.inject({
+      url: '/',
+      remoteAddress: '10.0.0.5',
+      headers: { accept: 'text/html', host: 'localhost' },
+    })
+    expect(stranger.statusCode).toBe(200)
+    expect(stranger.body).not.toMatch(/Shed|Gorse/)
+    expect((await get('/settings', { accept: 'text/html' })).body).not.toMatch(/Shed|Gorse/)
+  })
+
   test('names what it will ask for at once: its scripts and its first data', async () => {
     const links = async (url: string) => (await get(url, { accept: 'text/html' })).headers.link
     expect(await links('/job/x/trim')).toBe(

@@ -1,33 +1,65 @@
 import { stationNames } from '@tidy-badger/core/dossiers'
+import { byNeed } from '@tidy-badger/core/jobs'
 import { escapedXml } from '@tidy-badger/core/shared'
+import { jobAt } from '../platform/pageLinks.ts'
 import type { JobService } from './service.ts'
 
 /** A page waits no longer for what is known of its job, ms: it comes by itself. */
 const longestMs = 250
 /** What the page says until its script is there. */
 const opening = '<p>Opening…</p>'
+/** Jobs of the yard that fit on the first screen of a tablet. */
+const mostJobs = 8
+
+type Summary = Awaited<ReturnType<JobService['summary']>>
+type ReadableSummary = Exclude<Summary, { unreadable: string }>
 
 /**
- * What is known of a job before the script of its page has run: name, machine, kit, where it stands and what stops it, so that whoever opens the
- * wrong one sees it at once.
+ * What is known before the script of a page has run, so that whoever opens the wrong one sees it at once: of a job its name, machine, kit, where
+ * it stands and what stops it; of the yard its jobs, what needs a hand first.
  * @param page the built page
- * @returns for the id of a job the page with it; null where the job is not there, cannot be read, or takes long
+ * @returns for a path of the app the page with it; null where there is nothing to say, where it cannot be read, or takes long
  */
-export function firstSight(page: string, jobs: JobService): (id: string) => Promise<string | null> {
+export function firstSight(page: string, jobs: JobService): (path: string) => Promise<string | null> {
   if (!page.includes(opening)) throw new Error('page: there is no place for what is known of a job')
-  return async (id) => {
+  const ofJob = async (id: string) => sightOfJob(await jobs.summary(await jobs.load(id)))
+  const ofYard = async () => sightOfYard((await jobs.list({ archived: 'no', deleted: false })).jobs)
+  return async (path) => {
+    const job = jobAt(path)
+    if (job === null && path !== '/') return null
     const late = new Promise<null>((done) => setTimeout(done, longestMs, null).unref())
-    const known = await Promise.race([late, jobs.load(id).then((job) => jobs.summary(job))]).catch(() => null)
-    return known && !('unreadable' in known) ? page.replace(opening, () => sightOf(known)) : null
+    const sight = await Promise.race([late, job === null ? ofYard() : ofJob(job)]).catch(() => null)
+    return sight === null ? null : page.replace(opening, () => sight + opening)
   }
 }
 
-type ReadableSummary = Exclude<Awaited<ReturnType<JobService['summary']>>, { unreadable: string }>
+function sightOfJob(job: Summary): string | null {
+  return 'unreadable' in job ? null : `<p class="self-stretch text-head text-ink">${wordsOf(job)}</p>`
+}
 
-function sightOf(job: ReadableSummary): string {
+function wordsOf(job: ReadableSummary): string {
   const ends = job.station === 'hook-up' ? `, ${job.connected} of ${job.ends} ends connected` : ''
   const stands = job.finished ? 'Handed back' : `${stationNames[job.station]}${ends}`
   const stop =
     job.stop && !job.finished ? ` <span class="font-semibold text-stop">Stop: ${escapedXml(job.stop)}</span>` : ''
-  return `<p class="self-stretch text-head text-ink"><b>${escapedXml(job.title)}</b> ${escapedXml(`· ${job.machineName} + ${job.kitName} · ${stands}.`)}${stop}</p>${opening}`
+  return `<b>${escapedXml(job.title)}</b> ${escapedXml(`· ${job.machineName} + ${job.kitName} · ${stands}.`)}${stop}`
+}
+
+function sightOfYard(all: readonly Summary[]): string | null {
+  if (all.length === 0) return null
+  const unreadable = all.flatMap((job) =>
+    'unreadable' in job
+      ? [
+          `<b>${escapedXml(job.title)}</b> <span class="font-semibold text-stop">Cannot be read: ${escapedXml(job.unreadable)}</span>`,
+        ]
+      : [],
+  )
+  const readable = all.flatMap((job) => ('unreadable' in job ? [] : [job])).toSorted(byNeed)
+  const rows = [
+    ...unreadable,
+    ...readable.map((job) => `<a class="block" href="/job/${encodeURIComponent(job.id)}">${wordsOf(job)}</a>`),
+  ]
+  const more = rows.length > mostJobs ? `<p>and ${rows.length - mostJobs} more</p>` : ''
+  const shown = rows.slice(0, mostJobs).map((row) => `<li class="border-b-2 border-line-soft py-2.5">${row}</li>`)
+  return `<p class="self-stretch text-head font-bold text-ink">In the yard</p><ul class="self-stretch text-ink">${shown.join('')}</ul>${more}`
 }

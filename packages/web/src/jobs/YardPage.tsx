@@ -1,4 +1,5 @@
 import { stationNames, stationsOf } from '@tidy-badger/core/dossiers'
+import { byNeed } from '@tidy-badger/core/jobs'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { FileUp, OctagonAlert, PackageSearch, Plus } from 'lucide-react'
 import { useEffect, useState, type ReactNode } from 'react'
@@ -10,7 +11,8 @@ import { dayText } from '../platform/when.ts'
 import { MachineThumb } from '../machine-view/index.ts'
 import { Button } from '../ui/Button.tsx'
 import { FileButton } from '../ui/FileButton.tsx'
-import { Empty, Failed, Loading } from '../ui/states.tsx'
+import { FirstSight, sightIsOver } from '../ui/FirstSight.tsx'
+import { Empty, Failed } from '../ui/states.tsx'
 import { useKeys } from '../ui/useKeys.ts'
 import {
   archiveJob,
@@ -30,6 +32,9 @@ export function YardPage() {
   useEffect(() => {
     document.title = 'The yard · Tidy Badger'
   }, [])
+  useEffect(() => {
+    if (!jobs.isPending) sightIsOver()
+  }, [jobs.isPending])
   return (
     <main className="mx-auto w-full max-w-5xl px-4 py-6 lg:px-8">
       <div className="mb-5 flex flex-wrap items-end justify-between gap-3 md:flex-nowrap">
@@ -47,7 +52,7 @@ export function YardPage() {
           </Button>
         </div>
       </div>
-      {jobs.isPending && <Loading what="Looking what is in the yard…" />}
+      {jobs.isPending && <FirstSight what="Looking what is in the yard…" />}
       {jobs.isError && (
         <Failed what="The yard cannot be shown">
           <p>{jobs.error.message}</p>
@@ -97,10 +102,9 @@ type Sorting = (typeof sortings)[number]
 const shownKinds = ['at work', 'handed back', 'all', 'put away', 'thrown away'] as const
 type Shown = (typeof shownKinds)[number]
 
-const attention = (job: JobSummary) => (job.finished ? 3 : job.stop ? 0 : job.missing.length > 0 ? 1 : 2)
 const newestFirst = (a: JobSummary, b: JobSummary) => Date.parse(b.createdAt) - Date.parse(a.createdAt)
 const orders: Record<Sorting, (a: JobSummary, b: JobSummary) => number> = {
-  'what needs a hand': (a, b) => attention(a) - attention(b) || newestFirst(a, b),
+  'what needs a hand': byNeed,
   newest: newestFirst,
   name: (a, b) => a.title.localeCompare(b.title),
   machine: (a, b) => a.machineName.localeCompare(b.machineName) || newestFirst(a, b),

@@ -29,7 +29,7 @@ const stoodStill: Promise<void> = new Promise((done) => {
 
 const idle = () =>
   new Promise<void>((done) => {
-    if ('requestIdleCallback' in window) requestIdleCallback(() => done(), { timeout: 4000 })
+    if ('requestIdleCallback' in globalThis) requestIdleCallback(() => done(), { timeout: 4000 })
     else done()
   })
 
