@@ -83,7 +83,8 @@ export default defineConfig(({ command }) => ({
     target: 'es2022',
     sourcemap: false,
     manifest: true,
-    modulePreload: { polyfill: false },
+    // What a page loads is named beside it by the server, or fetched once the page stands: links for it in the page would hold up its script.
+    modulePreload: false,
     rolldownOptions: {
       output: {
         // What every station of a job has from below is one script: a dozen small ones pack worse.

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Suspense } from 'react'
+import { afterwards } from '../../ui/afterwards.ts'
 import { later } from '../../ui/comesLater.tsx'
 import { usePreferences } from '../../platform/preferences.ts'
 import { fetchNewer } from '../api.ts'
@@ -14,7 +15,8 @@ export function NewerNotice() {
   const newer = useQuery({
     enabled: !finished,
     queryKey: ['newer', job.id, job.machine.hash, job.kit.hash],
-    queryFn: () => fetchNewer(job.id),
+    // Nobody waits for it: the page comes first.
+    queryFn: () => afterwards.then(() => fetchNewer(job.id)),
   })
   const declined = usePreferences((state) => state.declinedVersions)
   return (['machine', 'kit'] as const).map((dossier) => {
