@@ -1,4 +1,4 @@
-import { mkdir, mkdtemp, rename, writeFile } from 'node:fs/promises'
+import { mkdir, mkdtemp, rename, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { runApp, yardFolder } from './support/runApp.ts'
@@ -71,4 +71,5 @@ test('a folder with a yard’s files and no whole database is not begun anew', a
   await mkdir(join(folder, 'photos'))
   await writeFile(join(folder, 'photos', 'a'), 'x')
   await expect(runApp({ folder })).rejects.toThrow(/PG_VERSION is missing.*npm run restore/s)
+  await rm(folder, { recursive: true })
 })

@@ -141,9 +141,18 @@ test('a ride is worked out beside the screen, not on it', async ({ page }) => {
 
 test('the yard is looked through, ordered, and a job is put away and brought back', async ({ page, copy }) => {
   const id = await copy('demo-trail')
-  await page.goto('/')
+  const faces: string[] = []
+  page.on('request', (request) => {
+    if (request.resourceType() === 'font') faces.push(request.url())
+  })
+  const came = await page.goto('/')
+  // What stands in the yard came with the page, and so did the only faces it is written in.
+  expect(await came?.text()).toContain('In the yard</p><p>Opening…</p><ul')
   const rows = page.getByRole('main').getByRole('listitem')
-  await expect(rows.first()).toBeVisible()
+  await expect(page.getByLabel('Look for')).toBeVisible()
+  await expect(page.getByText('Opening…')).toHaveCount(0)
+  expect(faces).toHaveLength(3)
+  expect(new Set(faces).size).toBe(3)
   const all = await rows.count()
   await page.getByLabel('Look for').fill('trail pika')
   await soon(() => rows.count()).toBeLessThan(all)

@@ -92,6 +92,7 @@ describe('the page', () => {
     expect(shown).toEqual(['9', '8', '7', '6', '5', '4', '3', '2'])
     expect(page.body).toContain('<p>and 2 more</p>')
     expect(page.body).toContain(`href="/job/${ids[9]}"`)
+    expect(page.body).toContain('<p>Opening…</p><ul')
     const stranger = await app.server.inject({
       url: '/',
       remoteAddress: '10.0.0.5',

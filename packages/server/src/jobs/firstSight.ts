@@ -29,12 +29,12 @@ export function firstSight(page: string, jobs: JobService): (path: string) => Pr
     if (job === null && path !== '/') return null
     const late = new Promise<null>((done) => setTimeout(done, longestMs, null).unref())
     const sight = await Promise.race([late, job === null ? ofYard() : ofJob(job)]).catch(() => null)
-    return sight === null ? null : page.replace(opening, () => sight + opening)
+    return sight === null ? null : page.replace(opening, () => sight)
   }
 }
 
 function sightOfJob(job: Summary): string | null {
-  return 'unreadable' in job ? null : `<p class="self-stretch text-head text-ink">${wordsOf(job)}</p>`
+  return 'unreadable' in job ? null : `<p class="w-full text-head text-ink">${wordsOf(job)}</p>${opening}`
 }
 
 function wordsOf(job: ReadableSummary): string {
@@ -42,7 +42,11 @@ function wordsOf(job: ReadableSummary): string {
   const stands = job.finished ? 'Handed back' : `${stationNames[job.station]}${ends}`
   const stop =
     job.stop && !job.finished ? ` <span class="font-semibold text-stop">Stop: ${escapedXml(job.stop)}</span>` : ''
-  return `<b>${escapedXml(job.title)}</b> ${escapedXml(`· ${job.machineName} + ${job.kitName} · ${stands}.`)}${stop}`
+  const waits =
+    job.missing.length > 0 && !job.finished
+      ? ` <span class="font-semibold text-lamp-ink">Waits for: ${escapedXml(job.missing.join(', '))}.</span>`
+      : ''
+  return `<b>${escapedXml(job.title)}</b> ${escapedXml(`· ${job.machineName} + ${job.kitName} · ${stands}.`)}${stop}${waits}`
 }
 
 function sightOfYard(all: readonly Summary[]): string | null {
@@ -61,5 +65,5 @@ function sightOfYard(all: readonly Summary[]): string | null {
   ]
   const more = rows.length > mostJobs ? `<p>and ${rows.length - mostJobs} more</p>` : ''
   const shown = rows.slice(0, mostJobs).map((row) => `<li class="border-b-2 border-line-soft py-2.5">${row}</li>`)
-  return `<p class="self-stretch text-head font-bold text-ink">In the yard</p><ul class="self-stretch text-ink">${shown.join('')}</ul>${more}`
+  return `<p class="w-full font-head text-head font-bold text-ink">In the yard</p>${opening}<ul class="w-full text-ink">${shown.join('')}</ul>${more}`
 }

@@ -3,7 +3,7 @@ import { purposeOf } from '@tidy-badger/core/vehicles'
 import { lastOfDevice } from '@tidy-badger/core/journal'
 import { entryWords } from '@tidy-badger/core/jobs'
 import { BookOpenText, CircleCheck, CloudOff, CloudUpload, House, PencilLine } from 'lucide-react'
-import { Suspense, useEffect, useRef, useState, type ReactNode } from 'react'
+import { Suspense, useDeferredValue, useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation, useParams } from 'react-router'
 import { comesLater, later } from '../ui/comesLater.tsx'
 import { HeadButton } from '../ui/HeadButton.tsx'
@@ -32,7 +32,10 @@ export function JobLayout({ tools }: { tools?: ReactNode }) {
   const failure = useJournal((state) => state.failure)
   const unpaired = useJournal((state) => state.link === 'unpaired')
   const view = useJobView()
-  const shown = view?.job.id === id ? view : null
+  const here = view?.job.id === id
+  // Its first showing is long work: done piece by piece, while what the page came with stands.
+  const drawn = useDeferredValue(here, false)
+  const shown = here && drawn ? view : null
   const station = stations.find((known) => pathname.endsWith(`/${known}`))
   const at = station && stationNames[station]
   useEffect(() => {
