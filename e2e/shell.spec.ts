@@ -153,6 +153,7 @@ test('the yard is looked through, ordered, and a job is put away and brought bac
   await expect(page.getByText('Opening…')).toHaveCount(0)
   expect(faces).toHaveLength(3)
   expect(new Set(faces).size).toBe(3)
+  await expect(rows.first()).toBeVisible()
   const all = await rows.count()
   await page.getByLabel('Look for').fill('trail pika')
   await soon(() => rows.count()).toBeLessThan(all)

@@ -33,7 +33,7 @@ export {
 } from './state.ts'
 export { thingsOfEnd, thingsOfWork, type FindThing } from './findThings.ts'
 export { metGuesses, type MetGuess } from './metGuesses.ts'
-export { byNeed } from './needOrder.ts'
+export { byNeed, newestFirst } from './needOrder.ts'
 export { newEntrySchema } from './jobForms.ts'
 export { appendSchema } from './schema.ts'
 export { upcastEntry, upcastStamped, type OlderChoice } from './upcastEntry.ts'

@@ -49,21 +49,20 @@ function wordsOf(job: ReadableSummary): string {
   return `<b>${escapedXml(job.title)}</b> ${escapedXml(`· ${job.machineName} + ${job.kitName} · ${stands}.`)}${stop}${waits}`
 }
 
+/** A job in the list of the yard. */
+function rowOf(job: Summary): string {
+  const words =
+    'unreadable' in job
+      ? `<b>${escapedXml(job.title)}</b> <span class="font-semibold text-stop">Cannot be read: ${escapedXml(job.unreadable)}</span>`
+      : `<a class="block" href="/job/${encodeURIComponent(job.id)}">${wordsOf(job)}</a>`
+  return `<li class="border-b-2 border-line-soft py-2.5">${words}</li>`
+}
+
 function sightOfYard(all: readonly Summary[]): string | null {
   if (all.length === 0) return null
-  const unreadable = all.flatMap((job) =>
-    'unreadable' in job
-      ? [
-          `<b>${escapedXml(job.title)}</b> <span class="font-semibold text-stop">Cannot be read: ${escapedXml(job.unreadable)}</span>`,
-        ]
-      : [],
-  )
+  const unreadable = all.filter((job) => 'unreadable' in job)
   const readable = all.flatMap((job) => ('unreadable' in job ? [] : [job])).toSorted(byNeed)
-  const rows = [
-    ...unreadable,
-    ...readable.map((job) => `<a class="block" href="/job/${encodeURIComponent(job.id)}">${wordsOf(job)}</a>`),
-  ]
-  const more = rows.length > mostJobs ? `<p>and ${rows.length - mostJobs} more</p>` : ''
-  const shown = rows.slice(0, mostJobs).map((row) => `<li class="border-b-2 border-line-soft py-2.5">${row}</li>`)
-  return `<p class="w-full font-head text-head font-bold text-ink">In the yard</p>${opening}<ul class="w-full text-ink">${shown.join('')}</ul>${more}`
+  const rows = [...unreadable, ...readable].slice(0, mostJobs).map(rowOf)
+  const more = all.length > mostJobs ? `<p>and ${all.length - mostJobs} more</p>` : ''
+  return `<p class="w-full font-head text-head font-bold text-ink">In the yard</p>${opening}<ul class="w-full text-ink">${rows.join('')}</ul>${more}`
 }

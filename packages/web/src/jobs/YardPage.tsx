@@ -1,5 +1,5 @@
 import { stationNames, stationsOf } from '@tidy-badger/core/dossiers'
-import { byNeed } from '@tidy-badger/core/jobs'
+import { byNeed, newestFirst } from '@tidy-badger/core/jobs'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { FileUp, OctagonAlert, PackageSearch, Plus } from 'lucide-react'
 import { useEffect, useState, type ReactNode } from 'react'
@@ -102,7 +102,6 @@ type Sorting = (typeof sortings)[number]
 const shownKinds = ['at work', 'handed back', 'all', 'put away', 'thrown away'] as const
 type Shown = (typeof shownKinds)[number]
 
-const newestFirst = (a: JobSummary, b: JobSummary) => Date.parse(b.createdAt) - Date.parse(a.createdAt)
 const orders: Record<Sorting, (a: JobSummary, b: JobSummary) => number> = {
   'what needs a hand': byNeed,
   newest: newestFirst,

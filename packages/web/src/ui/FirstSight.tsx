@@ -26,7 +26,7 @@ export function FirstSight({ what }: { what: string }) {
   return came ? <div ref={place} /> : <Loading what={what} />
 }
 
-/** A job is here, or cannot be: what the page came with is over. */
+/** A job or the yard is here, or cannot be: what the page came with is over. */
 export function sightIsOver(): void {
   kept?.sight.remove()
   kept = null
