@@ -4,7 +4,7 @@ import { WireButton } from '../wiring/index.ts'
 import { JobIndex, JobLayout } from '../jobs/index.ts'
 
 /** A job with everything that stands around its stations. */
-export default function JobRoom() {
+export function JobRoom() {
   return (
     <JobLayout
       tools={
@@ -20,4 +20,4 @@ export default function JobRoom() {
 
 /** Where a job is gone on with, and its stations: one script with what stands around them. */
 export { JobIndex }
-export { StationPage } from './StationPage.tsx'
+export { fetchStation, StationPage } from './StationPage.tsx'

@@ -13,6 +13,13 @@ const TrimPage = later(async () => (await fuelTrim()).TrimPage)
 const LoomPage = later(async () => (await import('../routing/index.ts')).LoomPage)
 const HandBackPage = later(async () => (await import('../handover/index.ts')).HandBackPage)
 
+/** Fetches what a station has beyond what every station has. */
+export async function fetchStation(station: string | undefined): Promise<void> {
+  if (station === 'trim') await TrimPage.fetched()
+  if (station === 'lay-loom' || station === 'tie-down') await LoomPage.fetched()
+  if (station === 'hand-back') await HandBackPage.fetched()
+}
+
 /** The station the address names. */
 export function StationPage() {
   const params = useParams()

@@ -12,7 +12,7 @@ import { Failed } from '../ui/states.tsx'
 import { afterwards } from '../ui/afterwards.ts'
 import { Button } from '../ui/Button.tsx'
 import { singleKeys, clickerKeys } from '../ui/useKeys.ts'
-import { routes } from './routes.tsx'
+import { fetchScripts, routes } from './routes.tsx'
 
 const client = new QueryClient({
   queryCache: new QueryCache({ onError: askToPair }),
@@ -106,14 +106,19 @@ applyPreferences(usePreferences.getState())
 usePreferences.subscribe(applyPreferences)
 const root = document.getElementById('root')
 if (!root) throw new Error('app: the page has no root')
-// Piece by piece: what the page came with stands meanwhile.
-startTransition(() =>
-  createRoot(root).render(
-    <StrictMode>
-      <App />
-    </StrictMode>,
-  ),
-)
+/** Draws the app piece by piece: what the page came with stands meanwhile. */
+const draw = () =>
+  startTransition(() =>
+    createRoot(root).render(
+      <StrictMode>
+        <App />
+      </StrictMode>,
+    ),
+  )
+// What cannot be fetched is said where it would stand.
+void fetchScripts(location.pathname)
+  .catch(() => undefined)
+  .then(draw)
 
 // The whole app is fetched for the time without a link, once the first page is there and stands still.
 if ('serviceWorker' in navigator && window.isSecureContext && import.meta.env.PROD)

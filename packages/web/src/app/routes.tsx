@@ -1,25 +1,36 @@
 import { ArchiveRestore, Files, Library, Settings, TabletSmartphone } from 'lucide-react'
-import { lazy, Suspense } from 'react'
-import { Link, Outlet, type RouteObject } from 'react-router'
+import { Suspense, type ComponentType } from 'react'
+import { Link, matchRoutes, Outlet, type Params, type RouteObject } from 'react-router'
 import { ConfirmQuestion, NewJobPage, PersonQuestion, YardPage } from '../jobs/index.ts'
+import { whenShown } from '../ui/comesLater.tsx'
 import { FirstSight } from '../ui/FirstSight.tsx'
 import { Empty, Loading, Stripes } from '../ui/states.tsx'
 import { CommandButton, CommandList } from './CommandList.tsx'
 import { HelpButton, HelpSheet } from './HelpSheet.tsx'
 
-// Every room comes with a script of its own; the server names it beside the page.
-const JobRoom = lazy(() => import('./JobRoom.tsx'))
-const SettingsPage = lazy(async () => ({ default: (await import('./SettingsPage.tsx')).SettingsPage }))
-const JobIndex = lazy(async () => ({ default: (await import('./JobRoom.tsx')).JobIndex }))
-const StationPage = lazy(async () => ({ default: (await import('./JobRoom.tsx')).StationPage }))
-const DossiersPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossiersPage }))
-const DossierPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).DossierPage }))
-const BenchPage = lazy(async () => ({ default: (await import('../pairing/index.ts')).BenchPage }))
-const PairPage = lazy(async () => ({ default: (await import('../pairing/index.ts')).PairPage }))
-const BackupPage = lazy(async () => ({ default: (await import('../backup/index.ts')).BackupPage }))
-const VehiclesPage = lazy(async () => ({ default: (await import('../vehicles/index.ts')).VehiclesPage }))
-const VehiclePage = lazy(async () => ({ default: (await import('../vehicles/index.ts')).VehiclePage }))
-const EditorPage = lazy(async () => ({ default: (await import('../dossiers/index.ts')).EditorPage }))
+/** What fetches the script of a route. */
+type Fetch = (params: Params) => Promise<unknown>
+const scriptOf = new Map<RouteObject, Fetch>()
+
+function withScript(route: RouteObject, fetch: Fetch): RouteObject {
+  scriptOf.set(route, fetch)
+  return route
+}
+
+/** A page whose script comes with its address; the server names it beside the page. */
+function page(path: string, load: () => Promise<ComponentType>): RouteObject {
+  const Page = whenShown(load)
+  return withScript({ path, element: <Page /> }, Page.fetched)
+}
+
+const jobRoom = () => import('./JobRoom.tsx')
+const JobRoom = whenShown(async () => (await jobRoom()).JobRoom)
+const JobIndex = whenShown(async () => (await jobRoom()).JobIndex)
+const StationPage = whenShown(async () => (await jobRoom()).StationPage)
+const fetchStation: Fetch = async ({ station }) => {
+  await StationPage.fetched()
+  await (await jobRoom()).fetchStation(station)
+}
 
 function Root() {
   return (
@@ -97,15 +108,15 @@ export const routes: RouteObject[] = [
         children: [
           { path: '/', element: <YardPage /> },
           { path: '/new', element: <NewJobPage /> },
-          { path: '/bench', element: <BenchPage /> },
-          { path: '/pair', element: <PairPage /> },
-          { path: '/backup', element: <BackupPage /> },
-          { path: '/settings', element: <SettingsPage /> },
-          { path: '/vehicles', element: <VehiclesPage /> },
-          { path: '/vehicles/:id', element: <VehiclePage /> },
-          { path: '/dossiers', element: <DossiersPage /> },
-          { path: '/dossiers/draft/:id', element: <EditorPage /> },
-          { path: '/dossiers/:kind/:id', element: <DossierPage /> },
+          page('/bench', async () => (await import('../pairing/index.ts')).BenchPage),
+          page('/pair', async () => (await import('../pairing/index.ts')).PairPage),
+          page('/backup', async () => (await import('../backup/index.ts')).BackupPage),
+          page('/settings', async () => (await import('./SettingsPage.tsx')).SettingsPage),
+          page('/vehicles', async () => (await import('../vehicles/index.ts')).VehiclesPage),
+          page('/vehicles/:id', async () => (await import('../vehicles/index.ts')).VehiclePage),
+          page('/dossiers', async () => (await import('../dossiers/index.ts')).DossiersPage),
+          page('/dossiers/draft/:id', async () => (await import('../dossiers/index.ts')).EditorPage),
+          page('/dossiers/:kind/:id', async () => (await import('../dossiers/index.ts')).DossierPage),
           {
             path: '*',
             element: (
@@ -121,18 +132,31 @@ export const routes: RouteObject[] = [
           },
         ],
       },
-      {
-        path: '/job/:id',
-        element: (
-          <Suspense fallback={<FirstSight what="Opening…" />}>
-            <JobRoom />
-          </Suspense>
-        ),
-        children: [
-          { index: true, element: <JobIndex /> },
-          { path: ':station', element: <StationPage /> },
-        ],
-      },
+      withScript(
+        {
+          path: '/job/:id',
+          element: (
+            <Suspense fallback={<FirstSight what="Opening…" />}>
+              <JobRoom />
+            </Suspense>
+          ),
+          children: [
+            withScript({ index: true, element: <JobIndex /> }, JobIndex.fetched),
+            withScript({ path: ':station', element: <StationPage /> }, fetchStation),
+          ],
+        },
+        JobRoom.fetched,
+      ),
     ],
   },
 ]
+
+/**
+ * Fetches the scripts of what stands at an address. What is drawn before they are here shows that it waits, and React lets that stand for 300 ms
+ * before it shows anything else, and works in vain meanwhile.
+ */
+export async function fetchScripts(address: string): Promise<void> {
+  await Promise.all(
+    (matchRoutes(routes, address) ?? []).map(async ({ route, params }) => scriptOf.get(route)?.(params)),
+  )
+}

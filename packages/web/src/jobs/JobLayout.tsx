@@ -3,7 +3,7 @@ import { purposeOf } from '@tidy-badger/core/vehicles'
 import { lastOfDevice } from '@tidy-badger/core/journal'
 import { entryWords } from '@tidy-badger/core/jobs'
 import { BookOpenText, CircleCheck, CloudOff, CloudUpload, House, PencilLine } from 'lucide-react'
-import { Suspense, useDeferredValue, useEffect, useRef, useState, type ReactNode } from 'react'
+import { startTransition, Suspense, useEffect, useRef, useState, type ReactNode } from 'react'
 import { Link, Navigate, NavLink, Outlet, useLocation, useParams } from 'react-router'
 import { comesLater, later } from '../ui/comesLater.tsx'
 import { HeadButton } from '../ui/HeadButton.tsx'
@@ -34,7 +34,8 @@ export function JobLayout({ tools }: { tools?: ReactNode }) {
   const view = useJobView()
   const here = view?.job.id === id
   // Its first showing is long work: done piece by piece, while what the page came with stands.
-  const drawn = useDeferredValue(here, false)
+  const [drawn, setDrawn] = useState(false)
+  useEffect(() => startTransition(() => setDrawn(here)), [here])
   const shown = here && drawn ? view : null
   const station = stations.find((known) => pathname.endsWith(`/${known}`))
   const at = station && stationNames[station]

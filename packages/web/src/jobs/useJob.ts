@@ -126,6 +126,9 @@ function usePlanned(now: Replayed | null): Replayed | null {
   return current?.job.id === now?.job.id ? current : null
 }
 
+/** How long what jobs took elsewhere is taken as known, ms: the day asks for the same right after the job has. */
+const timesKnownMs = 60_000
+
 /** How long finished jobs on the machine of a job took, for the time each thing takes. */
 export function useTimes(job: JobWithDossiers | null): TimeSample[] | undefined {
   const machine = job?.dossiers.machine.id
@@ -133,6 +136,7 @@ export function useTimes(job: JobWithDossiers | null): TimeSample[] | undefined 
     queryKey: ['times', machine, job?.id],
     queryFn: () => getKept<TimeSample[]>(`/api/times?machine=${machine}&without=${job?.id}`),
     enabled: job !== null,
+    staleTime: timesKnownMs,
   }).data
 }
 

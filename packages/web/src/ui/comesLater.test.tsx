@@ -3,7 +3,7 @@ import { Suspense } from 'react'
 import { expect, test, vi } from 'vitest'
 import { forPages } from '../testing/testBed.tsx'
 import { afterwards, fetchAfterwards } from './afterwards.ts'
-import { comesLater, later } from './comesLater.tsx'
+import { comesLater, later, whenShown } from './comesLater.tsx'
 
 forPages()
 
@@ -25,6 +25,37 @@ test('it is fetched once the page stands, and then shown at once, without a gap'
   expect(screen.getByText('here')).toBeTruthy()
   expect(screen.queryByText('waiting')).toBeNull()
   expect(load).toHaveBeenCalledTimes(1)
+})
+
+test('one that is fetched before it is shown stands at once; nobody fetches it by itself', async () => {
+  const load = vi.fn(async () => Words)
+  const Shown = whenShown(load)
+  await afterwards
+  await act(async () => undefined)
+  expect(load).not.toHaveBeenCalled()
+  await Shown.fetched()
+  await Shown.fetched()
+  render(
+    <Suspense fallback={<p>waiting</p>}>
+      <Shown text="here" />
+    </Suspense>,
+  )
+  expect(screen.getByText('here')).toBeTruthy()
+  expect(screen.queryByText('waiting')).toBeNull()
+  expect(load).toHaveBeenCalledTimes(1)
+})
+
+test('one that is not here when it is shown is waited for; what could not be fetched before is fetched then', async () => {
+  const load = vi.fn(async () => Words).mockRejectedValueOnce(new Error('no link'))
+  const Shown = whenShown(load)
+  await expect(Shown.fetched()).rejects.toThrow('no link')
+  render(
+    <Suspense fallback={<p>waiting</p>}>
+      <Shown text="here" />
+    </Suspense>,
+  )
+  expect(screen.getByText('waiting')).toBeTruthy()
+  expect(await screen.findByText('here')).toBeTruthy()
 })
 
 test('what could not be fetched is said, and nothing else falls', async () => {

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState, type ComponentType } from 'react'
+import { lazy, Suspense, useState, type ComponentType, type ReactNode } from 'react'
 import { fetchAfterwards } from './afterwards.ts'
 import { Button } from './Button.tsx'
 import { Failed } from './states.tsx'
@@ -14,19 +14,29 @@ function NotHere() {
   )
 }
 
-/**
- * A component whose script comes once the page stands, or when it is first shown, whichever is sooner. Stands within a Suspense; once
- * its script is here it is shown at once.
- */
-export function later<Props extends object>(load: () => Promise<ComponentType<Props>>): ComponentType<Props> {
+/** A component whose script may not be here yet. */
+export type Fetched<Props> = ((props: Props) => ReactNode) & {
+  /** Fetches its script, if it is not here. @returns when it is; rejects where it cannot be had */
+  fetched: () => Promise<unknown>
+}
+
+/** A component whose script comes when it is first shown, or is asked for before. Stands within a Suspense; once its script is here it is shown at once. */
+export function whenShown<Props extends object>(load: () => Promise<ComponentType<Props>>): Fetched<Props> {
   let here: ComponentType<Props> | null = null
   const fetched = async () => (here ??= await load())
-  fetchAfterwards(fetched)
   const Fetched = lazy(async () => ({ default: await fetched().catch((): ComponentType<Props> => NotHere) }))
-  return function Later(props: Props) {
+  function Later(props: Props) {
     const [Shown] = useState(() => here ?? Fetched)
     return <Shown {...props} />
   }
+  return Object.assign(Later, { fetched })
+}
+
+/** A component whose script comes once the page stands, or when it is first shown, whichever is sooner. Stands within a Suspense. */
+export function later<Props extends object>(load: () => Promise<ComponentType<Props>>): Fetched<Props> {
+  const Later = whenShown(load)
+  fetchAfterwards(Later.fetched)
+  return Later
 }
 
 /**
