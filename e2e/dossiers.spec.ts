@@ -124,17 +124,16 @@ test('a half-finished machine is used with its gaps, which show in the job', asy
 test('a machine is varied: its next version says what changed, and what was typed survives a lost link', async ({
   page,
   cutting,
-  context,
 }) => {
   await page.goto('/dossiers/machine/pellick-rime-790')
   await page.getByRole('button', { name: 'Write the next version' }).click()
   await expect(page.getByText('version 4, being written')).toBeVisible()
   await page.getByRole('button', { name: /^Crank sensor plug/ }).click()
   cutting.link = true
-  await context.setOffline(true)
+  await page.context().setOffline(true)
   await page.getByLabel('Colour of cavity 1', { exact: true }).fill('white/violet')
   await expect(page.getByText('kept here')).toBeVisible()
-  await context.setOffline(false)
+  await page.context().setOffline(false)
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'Publish version 4' }).click()
   await expect(page.getByRole('heading', { name: 'What changed since version 3' })).toBeVisible()

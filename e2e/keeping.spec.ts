@@ -10,7 +10,7 @@ const root = fileURLToPath(new URL('..', import.meta.url))
 const quad = { machine: { id: 'pellick-gorse-430' }, kit: { id: 'quernby-p1' } }
 
 test('a failure that passes turns no work into “not taken”: it is tried again, and “send again” does not wait', async ({
-  page,
+  ownPage: page,
   app,
   copy,
   cutting,
@@ -49,7 +49,7 @@ test('what is typed and not written down yet is kept: a question in between, a l
 }) => {
   const id = await copy('demo-hut-7')
   const page = await (await browser.newContext({ baseURL: app.url })).newPage()
-  const errors = watch(page, { link: false })
+  const { errors } = watch(page, { link: false })
   await page.goto(`/job/${id}/take-in`)
   await page.getByLabel('Plate or frame number').fill('SB 4711')
   await page.getByLabel('Owner or who brought it').click()
@@ -77,7 +77,7 @@ test('the yard is saved as a file and brought back; a device that knows more off
       await browser.newContext({ baseURL: app.url, viewport: { width: 1280, height: 800 } })
     ).newPage()
     const cutting = { link: false }
-    const errors = watch(page, cutting)
+    const { errors } = watch(page, cutting)
     await named(page, 'Runa')
     await page.goto('/backup')
     await expect(page.getByRole('heading', { name: 'Backup' })).toBeVisible()

@@ -131,7 +131,6 @@ test('an end is taken from another kit, and a plug with its wires from another m
 test('a copy is varied: a length by keys and by hand, a wire that is wrong, an end that goes', async ({
   page,
   cutting,
-  context,
 }) => {
   await newKit(page, 'Diesel copy', 'a copy of Thistle D3')
   await page.getByRole('button', { name: 'Write it down' }).click()
@@ -168,11 +167,11 @@ test('a copy is varied: a length by keys and by hand, a wire that is wrong, an e
   await expect(page.getByRole('heading', { name: 'Wires of Rail pair' })).toBeVisible()
   // With the link down it is kept here, contradiction and all, over a reload too.
   cutting.link = true
-  await context.setOffline(true)
+  await page.context().setOffline(true)
   await page.getByLabel('End, Rail pair').fill('Rail pair, long')
   await page.getByLabel('End, Rail pair').press('Enter')
   await expect(page.getByText('kept here')).toBeVisible()
-  await context.setOffline(false)
+  await page.context().setOffline(false)
   await page.reload()
   await expect(page.getByLabel('End, Rail pair, long')).toBeVisible()
   await page.getByRole('button', { name: 'All of Rail pair, long' }).click()

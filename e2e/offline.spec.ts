@@ -3,12 +3,11 @@ import { expect, journalOf, named, post, saved, test, watch } from './support/fi
 test.use({ serviceWorkers: 'allow' })
 
 test('with the link cut one works on, reloads, and loses nothing; two people on one job', async ({
-  page,
+  ownPage: page,
   app,
   copy,
   browser,
   cutting,
-  context,
 }) => {
   const id = await copy('demo-hut-7')
   const had = (await journalOf(app, id)).length
@@ -20,12 +19,12 @@ test('with the link cut one works on, reloads, and loses nothing; two people on 
 
   const theirs = await browser.newContext({ baseURL: app.url, viewport: { width: 1280, height: 800 } })
   const other = await theirs.newPage()
-  const otherErrors = watch(other, { link: false })
+  const { errors: otherErrors } = watch(other, { link: false })
   await named(other, 'Tomas')
   await other.goto(`/job/${id}/hook-up`)
 
   cutting.link = true
-  await context.setOffline(true)
+  await page.context().setOffline(true)
   await page.getByRole('button', { name: 'Factory plug into loom end C' }).click()
   await page.getByRole('button', { name: 'Loom end C onto the crank sensor' }).click()
   await expect(page.getByText('link down, 2 not yet sent')).toBeVisible()
@@ -44,7 +43,7 @@ test('with the link cut one works on, reloads, and loses nothing; two people on 
   await page.keyboard.press('Space')
   await expect(page.getByRole('heading', { name: '4 of 7 ends connected' })).toBeVisible()
 
-  await context.setOffline(false)
+  await page.context().setOffline(false)
   await saved(page)
   await expect(page.getByRole('heading', { name: '5 of 7 ends connected' })).toBeVisible()
   await expect(other.getByRole('heading', { name: '5 of 7 ends connected' })).toBeVisible()
@@ -62,18 +61,17 @@ test('with the link cut one works on, reloads, and loses nothing; two people on 
 })
 
 test('a setting chosen offline that somebody else changed meanwhile is shown, not lost', async ({
-  page,
+  ownPage: page,
   app,
   copy,
   cutting,
-  context,
 }) => {
   const id = await copy('demo-hut-7')
   await page.goto(`/job/${id}/set-up`)
   await page.getByRole('tab', { name: 'Settings' }).click()
   await expect(page.getByLabel(/^Map in use(?!, as)/)).toBeVisible()
   cutting.link = true
-  await context.setOffline(true)
+  await page.context().setOffline(true)
   await page.getByLabel(/^Map in use(?!, as)/).selectOption('A')
   await page.getByRole('listitem').filter({ hasText: 'Map in use' }).getByRole('button', { name: 'Set' }).click()
   await expect(page.getByText('link down, 1 not yet sent')).toBeVisible()
@@ -81,7 +79,7 @@ test('a setting chosen offline that somebody else changed meanwhile is shown, no
     entries: [{ id: 'other-setting', kind: 'setting', setting: 'map', value: 'B', replaces: null, by: 'Tomas' }],
   })
   expect(answer.status).toBe(200)
-  await context.setOffline(false)
+  await page.context().setOffline(false)
   await expect(page.getByText('Not taken: Map in use set to A')).toBeVisible()
   await expect(page.getByText('is B now')).toBeVisible()
   await expect(page.getByLabel(/^Map in use(?!, as)/)).toHaveValue('B')

@@ -1,18 +1,25 @@
 import type { Station } from '@tidy-badger/core/dossiers'
 import axe, { type AxeResults } from 'axe-core'
-import { test as base, expect, type Page } from '@playwright/test'
+import { test as base, expect, type ConsoleMessage, type Page } from '@playwright/test'
 import { runApp, yardFolder, type RunningApp } from './runApp.ts'
 
 interface WorkerFixtures {
   /** One server per worker, on a copy of the demo yard. */
   app: RunningApp
+  /** The page that tests of a worker have in turn. */
+  kept: { page: Page | null }
 }
 
 interface Fixtures {
   /** Opens a copy of a demo job for one test alone. @returns its id */
   copy: (demo: string) => Promise<string>
-  /** A page of somebody called Runa that fails its test on any error in its console. */
+  /**
+   * A page of somebody called Runa, as new, that fails its test on any error in its console. It is the same page for one test after the other:
+   * what the app's scripts were compiled to stays with it.
+   */
   page: Page
+  /** Another such page, for this test alone: one that is prepared, or looked into, in a way that cannot be taken back. */
+  ownPage: Page
   /** Says that the link will be cut, or that what is sent will be refused: the browser's own words about it are then expected. */
   cutting: { link: boolean; refused?: boolean }
 }
@@ -44,9 +51,21 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
   },
   cutting: async ({}, use) => use({ link: false, refused: false }),
   baseURL: async ({ app }, use) => use(app.url),
-  page: async ({ page, cutting }, use) => {
-    const errors = watch(page, cutting)
+  kept: [({}, use) => use({ page: null }), { scope: 'worker' }],
+  page: async ({ kept, browser, app, cutting, viewport }, use) => {
+    kept.page ??= await (await browser.newContext()).newPage()
+    const page = kept.page
+    await made(page, app.url)
+    if (viewport) await page.setViewportSize(viewport)
+    const watching = watch(page, cutting)
+    await use(page)
+    watching.end()
+    expect(watching.errors).toEqual([])
+  },
+  ownPage: async ({ context, cutting }, use) => {
+    const page = await context.newPage()
     await named(page, 'Runa')
+    const { errors } = watch(page, cutting)
     await use(page)
     expect(errors).toEqual([])
   },
@@ -54,37 +73,70 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
 
 export { expect }
 
-/** Collects what must not happen on a page. */
-export function watch(page: Page, cutting: { link: boolean; refused?: boolean }): string[] {
+/** Makes a page as new, on Runa's device: nothing is kept from what it was used for. */
+async function made(page: Page, url: string): Promise<void> {
+  await page.unrouteAll({ behavior: 'ignoreErrors' })
+  await page.context().setOffline(false)
+  await page.context().clearCookies()
+  await page.emulateMedia({ media: null })
+  // A picture of the same server: what it keeps is at hand, and nothing of the app runs.
+  await page.goto(`${url}/badger.svg`)
+  await page.mouse.move(0, 0)
+  await page.evaluate(async () => {
+    localStorage.clear()
+    sessionStorage.clear()
+    const gone = ({ name }: IDBDatabaseInfo) =>
+      new Promise((done, failed) => {
+        const request = indexedDB.deleteDatabase(name ?? '')
+        request.onsuccess = done
+        request.onerror = failed
+      })
+    await Promise.all((await indexedDB.databases()).map(gone))
+  })
+  await page.evaluate(introduce, ['Runa', {}] as const)
+}
+
+/** Collects what must not happen on a page, until it is ended. */
+export function watch(
+  page: Page,
+  cutting: { link: boolean; refused?: boolean },
+): { errors: string[]; end: () => void } {
   const errors: string[] = []
-  page.on('pageerror', (error) => errors.push(`page error: ${error.message}`))
-  page.on('console', (message) => {
+  const failed = (error: Error) => errors.push(`page error: ${error.message}`)
+  const said = (message: ConsoleMessage) => {
     if (message.type() !== 'error') return
     const text = message.text()
     if (cutting.link && /Failed to load resource|ERR_INTERNET_DISCONNECTED|ERR_CONNECTION_REFUSED|WebSocket/.test(text))
       return
     if (cutting.refused && /status of 422/.test(text)) return
     errors.push(`console: ${text}`)
-  })
-  return errors
+  }
+  page.on('pageerror', failed)
+  page.on('console', said)
+  return {
+    errors,
+    end: () => {
+      page.off('pageerror', failed)
+      page.off('console', said)
+    },
+  }
+}
+
+function introduce([name, rest]: readonly [string, object]): void {
+  const key = 'tidy-badger-preferences'
+  if (localStorage.getItem(key) === null)
+    localStorage.setItem(
+      key,
+      JSON.stringify({
+        state: { theme: 'light', strong: false, person: name, device: `of-${name}`, ...rest },
+        version: 0,
+      }),
+    )
 }
 
 /** Lets a page's device know who works there, as if asked before. */
 export async function named(page: Page, person: string, more: object = {}): Promise<void> {
-  await page.addInitScript(
-    ([name, rest]) => {
-      const key = 'tidy-badger-preferences'
-      if (localStorage.getItem(key) === null)
-        localStorage.setItem(
-          key,
-          JSON.stringify({
-            state: { theme: 'light', strong: false, person: name, device: `of-${name}`, ...(rest as object) },
-            version: 0,
-          }),
-        )
-    },
-    [person, more] as const,
-  )
+  await page.addInitScript(introduce, [person, more] as const)
 }
 
 /** @param rules those alone; all unless said */
