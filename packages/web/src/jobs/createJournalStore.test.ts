@@ -1,9 +1,9 @@
 import { gorseJob } from '../../../core/src/jobs/journalCase.ts'
-import type { JournalEntry, NewEntry } from '@tidy-badger/core/jobs'
+import { entryVersion, type JournalEntry, type NewEntry } from '@tidy-badger/core/jobs'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { Refused, Unreachable } from '../platform/api/http.ts'
 import type { JobWithDossiers } from './api.ts'
-import { createJournalStore, entriesShown } from './createJournalStore.ts'
+import { createJournalStore, entriesShown, steadyEntries } from './createJournalStore.ts'
 import type { JournalKeep, KeptJournal, UnsentBatch } from './journalModel.ts'
 
 const job = { machine: { hash: 'm1' }, kit: { hash: 'k1' }, dossiers: gorseJob } as JobWithDossiers
@@ -31,7 +31,7 @@ function fakeServer() {
       if (failure) throw failure
       for (const entry of sent)
         if (!entries.some((known) => known.id === entry.id))
-          entries = [...entries, { ...entry, seq: entries.length + 1, receivedAt: '', v: 1 }]
+          entries = [...entries, { ...entry, seq: entries.length + 1, receivedAt: 'now', v: entryVersion }]
     },
   }
 }
@@ -160,6 +160,34 @@ describe('what goes well', () => {
     expect(texts(server.entries)).toEqual(['a'])
     expect(texts(entriesShown(journal.state.getState()))).toEqual(['a'])
     expect(device.rows.size).toBe(0)
+  })
+
+  test('the yard’s word that it has an entry changes nothing that is shown; what else it says does', async () => {
+    const journal = await opened()
+    const shown = steadyEntries()
+    const lists = new Set<readonly JournalEntry[]>()
+    journal.state.subscribe((state) => lists.add(shown(state)))
+    await journal.append(gorseJob, [note('a')])
+    const mine = shown(journal.state.getState())
+    expect(texts(mine)).toEqual(['a'])
+    lists.clear()
+    await settle(journal)
+    expect(journal.state.getState().entries).toHaveLength(1)
+    expect([...lists]).toEqual([mine])
+    expect([...lists][0]).toBe(mine)
+    // Somebody else's is shown, beside the same as before.
+    server.append([{ ...note('b'), id: 'theirs' }])
+    await journal.sync()
+    const both = shown(journal.state.getState())
+    expect(texts(both)).toEqual(['a', 'b'])
+    expect(both[0]).toBe(mine[0])
+    // Theirs came before mine: mine stands elsewhere then.
+    server.append([{ ...note('c'), id: 'sooner' }])
+    await journal.append(gorseJob, [note('d')])
+    await settle(journal)
+    const all = shown(journal.state.getState())
+    expect(all.map(({ seq }) => seq)).toEqual([1, 2, 3, 4])
+    expect(texts(all)).toEqual(['a', 'b', 'c', 'd'])
   })
 
   test('batches go out in the order they were made', async () => {

@@ -7,6 +7,7 @@ import {
   type NewEntry,
   planAppend,
 } from '@tidy-badger/core/jobs'
+import { sameValue } from '@tidy-badger/core/shared'
 import { createStore } from 'zustand'
 import { Refused, Unreachable } from '../platform/api/http.ts'
 import type { JournalDeps, JournalState, UnsentBatch } from './journalModel.ts'
@@ -275,6 +276,33 @@ export function entriesShown(state: Pick<JournalState, 'entries' | 'unsent' | 'h
     .filter((entry) => !known.has(entry.id))
     .map((entry): JournalEntry => ({ ...entry, seq: ++seq, receivedAt: entry.at ?? '', v: entryVersion }))
   return waiting.length > 0 ? [...state.entries, ...waiting] : state.entries
+}
+
+type Shown = Pick<JournalState, 'entries' | 'unsent' | 'head'>
+
+/**
+ * Entries as the person sees them, from what the store holds by and by. They are the same entries in the same list as before where all
+ * that came is the yard's word that it has them: nothing that is shown hangs on it, and a tick is drawn once.
+ */
+export function steadyEntries(): (state: Shown) => JournalEntry[] {
+  let of: Shown | null = null
+  let shown: JournalEntry[] = []
+  return (state) => {
+    if (of && of.entries === state.entries && of.unsent === state.unsent && of.head === state.head) return shown
+    of = state
+    const now = entriesShown(state).map((entry, i) => {
+      const before = shown[i]
+      return before && sameButReceived(before, entry) ? before : entry
+    })
+    if (now.length !== shown.length || now.some((entry, i) => entry !== shown[i])) shown = now
+    return shown
+  }
+}
+
+function sameButReceived(before: JournalEntry, now: JournalEntry): boolean {
+  return (
+    before === now || (before.id === now.id && sameValue({ ...before, receivedAt: '' }, { ...now, receivedAt: '' }))
+  )
 }
 
 function withoutStamps({ seq: _seq, receivedAt: _receivedAt, v: _v, ...entry }: JournalEntry): NewEntry {

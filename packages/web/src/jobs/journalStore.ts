@@ -5,12 +5,12 @@ import { getKept } from '../platform/api/kept.ts'
 import { ask, jsonOf, postJson, putBytes } from '../platform/api/http.ts'
 import { usePreferences } from '../platform/preferences.ts'
 import type { JobWithDossiers } from './api.ts'
-import { createJournalStore } from './createJournalStore.ts'
+import { createJournalStore, steadyEntries } from './createJournalStore.ts'
 import { journalKeep } from './journalKeep.ts'
 import { withSharedDossiers } from './sharedDossiers.ts'
 import type { JournalHttp, JournalState } from './journalModel.ts'
 
-export { entriesShown, type AppendResult } from './createJournalStore.ts'
+export type { AppendResult } from './createJournalStore.ts'
 export type { UnsentBatch } from './journalModel.ts'
 
 const http: JournalHttp = {
@@ -41,6 +41,9 @@ const journal = createJournalStore({
 channel.onmessage = ({ data }) => {
   if (data === journal.state.getState().jobId) void journal.reload(data)
 }
+
+/** What of the journal is shown. */
+export const shownEntries = steadyEntries()
 
 export const { open: openJournal, append, sync, sendAgain, discard } = journal
 

@@ -16,7 +16,7 @@ import { createContext, useContext, useEffect, useMemo, useState } from 'react'
 import { notice } from '../ui/notices.ts'
 import { getKept } from '../platform/api/kept.ts'
 import { confirm } from './confirmStore.ts'
-import { append, entriesShown, useJournal } from './journalStore.ts'
+import { append, shownEntries, useJournal } from './journalStore.ts'
 import { learnBeside, planBeside, plansHere } from './planClient.ts'
 import { fetchErrata, type JobWithDossiers } from './api.ts'
 import { askForPerson } from './personStore.ts'
@@ -45,9 +45,7 @@ export interface JobView extends WorkedOut {
 /** Replays the open job; null until its dossiers are here. */
 export function useJobView(): JobView | null {
   const job = useJournal((state) => state.job)
-  const stored = useJournal((state) => state.entries)
-  const unsent = useJournal((state) => state.unsent)
-  const head = useJournal((state) => state.head)
+  const entries = useJournal(shownEntries)
   const known = useQuery({ queryKey: ['errata'], queryFn: fetchErrata }).data
   const taught = job?.dossiers
   const samples = useTimes(job)
@@ -59,7 +57,6 @@ export function useJobView(): JobView | null {
     staleTime: Infinity,
   })
   const dossiers = useMemo(() => taught && (learnt ? { ...taught, learnt } : taught), [taught, learnt])
-  const entries = useMemo(() => entriesShown({ entries: stored, unsent, head }), [stored, unsent, head])
   const replayed = useMemo(
     () => (job && dossiers ? { job, dossiers, entries, state: replay(dossiers, entries) } : null),
     [job, dossiers, entries],

@@ -1,5 +1,5 @@
 import { act, render, screen, waitFor } from '@testing-library/react'
-import { Suspense } from 'react'
+import { Suspense, type ReactNode } from 'react'
 import { expect, test, vi } from 'vitest'
 import { forPages } from '../testing/testBed.tsx'
 import { afterwards, fetchAfterwards } from './afterwards.ts'
@@ -9,6 +9,17 @@ forPages()
 
 const Words = ({ text }: { text: string }) => <p>{text}</p>
 
+/** Shows something that should be here by now: it stands at once. */
+function showsAtOnce(Shown: (props: { text: string }) => ReactNode): void {
+  render(
+    <Suspense fallback={<p>waiting</p>}>
+      <Shown text="here" />
+    </Suspense>,
+  )
+  expect(screen.getByText('here')).toBeTruthy()
+  expect(screen.queryByText('waiting')).toBeNull()
+}
+
 test('it is fetched once the page stands, and then shown at once, without a gap', async () => {
   const load = vi.fn(async () => Words)
   const Later = later(load)
@@ -17,13 +28,7 @@ test('it is fetched once the page stands, and then shown at once, without a gap'
   // What all rooms want fetched afterwards is read first.
   await waitFor(() => expect(load).toHaveBeenCalledTimes(1))
   await act(async () => undefined)
-  render(
-    <Suspense fallback={<p>waiting</p>}>
-      <Later text="here" />
-    </Suspense>,
-  )
-  expect(screen.getByText('here')).toBeTruthy()
-  expect(screen.queryByText('waiting')).toBeNull()
+  showsAtOnce(Later)
   expect(load).toHaveBeenCalledTimes(1)
 })
 
@@ -35,13 +40,7 @@ test('one that is fetched before it is shown stands at once; nobody fetches it b
   expect(load).not.toHaveBeenCalled()
   await Shown.fetched()
   await Shown.fetched()
-  render(
-    <Suspense fallback={<p>waiting</p>}>
-      <Shown text="here" />
-    </Suspense>,
-  )
-  expect(screen.getByText('here')).toBeTruthy()
-  expect(screen.queryByText('waiting')).toBeNull()
+  showsAtOnce(Shown)
   expect(load).toHaveBeenCalledTimes(1)
 })
 
