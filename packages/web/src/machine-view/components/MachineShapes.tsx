@@ -45,6 +45,18 @@ export function MachineShapes({ unit, ...shapes }: ShapesProps & { unit: number 
 /** How wide the hatch of what gets hot is, m: of the machine, so that it grows with it. */
 const hatchM = 0.028
 
+/** The same machine from the same side with the same parts off it, whoever counted them. */
+function isSame(before: ShapesProps, now: ShapesProps): boolean {
+  const [off, offNow] = [before.hidden, now.hidden]
+  return (
+    before.machine === now.machine &&
+    before.view === now.view &&
+    (off === offNow ||
+      ((off?.size ?? 0) === (offNow?.size ?? 0) && [...(off ?? [])].every((part) => offNow?.has(part))))
+  )
+}
+
+/** Drawn anew only where something else is to be seen: a tick elsewhere moves none of a hundred shapes. */
 const Shapes = memo(function Shapes({ machine, view, hidden }: ShapesProps) {
   const hatch = useId()
   const wide = hatchM * Math.max(0.6, (machine.body?.lengthM ?? 2) / 2.6)
@@ -64,7 +76,7 @@ const Shapes = memo(function Shapes({ machine, view, hidden }: ShapesProps) {
       )}
     </>
   )
-})
+}, isSame)
 
 const fillOf = ({ tone }: Shape) => (tone === 'open' ? 'none' : `var(--part-${tone})`)
 
