@@ -1,6 +1,6 @@
 import { trimBasis } from '@tidy-badger/core/fuel-trim'
 import { isJoined, stations, type Station } from '@tidy-badger/core/dossiers'
-import { startTransition, Suspense, useEffect, useRef, useState } from 'react'
+import { Suspense, useEffect, useRef } from 'react'
 import { Navigate, useParams } from 'react-router'
 import { later } from '../ui/comesLater.tsx'
 import { Loading } from '../ui/states.tsx'
@@ -26,11 +26,7 @@ export function StationPage() {
   const { job } = useJob()
   useRidePrepared()
   const station = stations.find((known) => known === params.station)
-  // What stands around a station is there before it, and each is laid out by itself.
-  const [framed, setFramed] = useState(false)
-  useEffect(() => startTransition(() => setFramed(true)), [])
   if (!station) return <Navigate to={`/job/${job.id}`} replace />
-  if (!framed) return null
   return (
     <Suspense fallback={<Loading what="Opening the station…" />}>
       <StationView key={station} station={station} />
