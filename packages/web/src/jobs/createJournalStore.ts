@@ -266,8 +266,11 @@ const fresh: Omit<UnsentBatch, 'key' | 'base' | 'entries'> = {
   again: false,
 }
 
+/** What of the journal is shown. */
+type Shown = Pick<JournalState, 'entries' | 'unsent' | 'head'>
+
 /** Entries as the person sees them: the server's, then those that wait here. Refused and lost ones do not count. */
-export function entriesShown(state: Pick<JournalState, 'entries' | 'unsent' | 'head'>): JournalEntry[] {
+export function entriesShown(state: Shown): JournalEntry[] {
   const known = new Set(state.entries.map((entry) => entry.id))
   let seq = state.head
   const waiting = state.unsent
@@ -277,8 +280,6 @@ export function entriesShown(state: Pick<JournalState, 'entries' | 'unsent' | 'h
     .map((entry): JournalEntry => ({ ...entry, seq: ++seq, receivedAt: entry.at ?? '', v: entryVersion }))
   return waiting.length > 0 ? [...state.entries, ...waiting] : state.entries
 }
-
-type Shown = Pick<JournalState, 'entries' | 'unsent' | 'head'>
 
 /**
  * Entries as the person sees them, from what the store holds by and by. They are the same entries in the same list as before where all

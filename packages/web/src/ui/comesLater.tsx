@@ -15,13 +15,13 @@ function NotHere() {
 }
 
 /** A component whose script may not be here yet. */
-export type Fetched<Props> = ((props: Props) => ReactNode) & {
+export type ComponentToFetch<Props> = ((props: Props) => ReactNode) & {
   /** Fetches its script, if it is not here. @returns when it is; rejects where it cannot be had */
   fetched: () => Promise<unknown>
 }
 
 /** A component whose script comes when it is first shown, or is asked for before. Stands within a Suspense; once its script is here it is shown at once. */
-export function whenShown<Props extends object>(load: () => Promise<ComponentType<Props>>): Fetched<Props> {
+export function whenShown<Props extends object>(load: () => Promise<ComponentType<Props>>): ComponentToFetch<Props> {
   let here: ComponentType<Props> | null = null
   const fetched = async () => (here ??= await load())
   const Fetched = lazy(async () => ({ default: await fetched().catch((): ComponentType<Props> => NotHere) }))
@@ -33,7 +33,7 @@ export function whenShown<Props extends object>(load: () => Promise<ComponentTyp
 }
 
 /** A component whose script comes once the page stands, or when it is first shown, whichever is sooner. Stands within a Suspense. */
-export function later<Props extends object>(load: () => Promise<ComponentType<Props>>): Fetched<Props> {
+export function later<Props extends object>(load: () => Promise<ComponentType<Props>>): ComponentToFetch<Props> {
   const Later = whenShown(load)
   fetchAfterwards(Later.fetched)
   return Later
