@@ -35,7 +35,8 @@ export function pageHead(): Plugin {
         want(main.fileName)
         const scripts = [...wanted].map((name) => ({
           tag: 'link',
-          attrs: { rel: 'modulepreload', crossorigin: true, href: `/${name}` },
+          // What is seen first needs no script: it is painted before them.
+          attrs: { rel: 'modulepreload', crossorigin: true, fetchpriority: 'low', href: `/${name}` },
           injectTo: 'head' as const,
         }))
         const inline = html.replace(/<link rel="stylesheet"[^>]*href="\/([^"]+)"[^>]*>/g, (link, name) => {

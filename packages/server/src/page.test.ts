@@ -106,7 +106,7 @@ describe('the page', () => {
   test('names what it will ask for at once: its scripts and its first data', async () => {
     const links = async (url: string) => (await get(url, { accept: 'text/html' })).headers.link
     expect(await links('/job/x/trim')).toBe(
-      '</assets/room.js>; rel=modulepreload; crossorigin, </assets/trim.js>; rel=modulepreload; crossorigin, ' +
+      '</assets/room.js>; rel=modulepreload; crossorigin; fetchpriority=low, </assets/trim.js>; rel=modulepreload; crossorigin; fetchpriority=low, ' +
         '</api/jobs/x>; rel=preload; as=fetch; crossorigin',
     )
     expect(await links('/job/x')).not.toContain('trim.js')

@@ -47,7 +47,9 @@ export function pageLinks(webFolder: string): (path: string) => string | null {
   }
   const always = files(['index.html', 'src/app/main.tsx'])
   const scripts = (names: readonly string[]) =>
-    [...files(names)].filter((file) => !always.has(file)).map((file) => `</${file}>; rel=modulepreload; crossorigin`)
+    [...files(names)]
+      .filter((file) => !always.has(file))
+      .map((file) => `</${file}>; rel=modulepreload; crossorigin; fetchpriority=low`)
   const data = (path: string) => `<${path}>; rel=preload; as=fetch; crossorigin`
   return (path) => {
     if (path === '/') return [...scripts(['src/jobs/YardPage.tsx']), data('/api/jobs')].join(', ')

@@ -1,6 +1,6 @@
 import { trimBasis } from '@tidy-badger/core/fuel-trim'
 import { isJoined, stations, type Station } from '@tidy-badger/core/dossiers'
-import { Suspense, useEffect, useRef } from 'react'
+import { startTransition, Suspense, useEffect, useRef, useState } from 'react'
 import { Navigate, useParams } from 'react-router'
 import { later } from '../ui/comesLater.tsx'
 import { Loading } from '../ui/states.tsx'
@@ -26,9 +26,14 @@ export function StationPage() {
   const { job } = useJob()
   useRidePrepared()
   const station = stations.find((known) => known === params.station)
+  // What stands around a station is there before it, and each is laid out by itself.
+  const [isFramed, setIsFramed] = useState(false)
+  useEffect(() => startTransition(() => setIsFramed(true)), [])
   if (!station) return <Navigate to={`/job/${job.id}`} replace />
+  const opening = <Loading what="Opening the station…" />
+  if (!isFramed) return opening
   return (
-    <Suspense fallback={<Loading what="Opening the station…" />}>
+    <Suspense fallback={opening}>
       <StationView key={station} station={station} />
     </Suspense>
   )
