@@ -198,6 +198,8 @@ export function openApp(yard: Pick<ReturnType<typeof testYard>, 'fetch'>, path: 
 
 /** Waits until the page stands, and all that was written down is with the yard. */
 export async function allSaved(): Promise<void> {
-  await waitFor(() => expect(document.body.textContent).not.toContain('Opening'))
-  await waitFor(() => expect(screen.getAllByRole('status')[0]?.textContent).toContain('saved'))
+  await waitFor(() => {
+    expect(document.body.textContent).not.toContain('Opening')
+    expect(screen.getAllByRole('status')[0]?.textContent).toContain('saved')
+  })
 }
