@@ -1,5 +1,7 @@
 import type { Station } from '@tidy-badger/core/dossiers'
-import axe, { type AxeResults } from 'axe-core'
+import { readFile } from 'node:fs/promises'
+import { createRequire } from 'node:module'
+import type axe from 'axe-core'
 import { test as base, expect, type ConsoleMessage, type Page } from '@playwright/test'
 import { runApp, yardFolder, type RunningApp } from './runApp.ts'
 
@@ -25,6 +27,8 @@ interface Fixtures {
 }
 
 let copies = 0
+/** As it is sent to a page: without what is there for who reads it, half as long. */
+const axeScript = readFile(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
 /** Sends JSON to a server, as a script would. */
 export function post(url: string, body: unknown): Promise<Response> {
@@ -150,9 +154,9 @@ export async function expectAccessible(page: Page, rules?: string[]): Promise<vo
         .map((animation) => animation.finished.catch(() => undefined)),
     ),
   )
-  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source)
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(await axeScript)
   const { violations } = await page.evaluate(
-    (only): Promise<AxeResults> =>
+    (only): Promise<axe.AxeResults> =>
       (window as unknown as { axe: typeof axe }).axe.run(document, {
         resultTypes: ['violations'],
         ...(only ? { runOnly: only } : {}),
