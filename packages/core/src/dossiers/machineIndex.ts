@@ -19,6 +19,8 @@ export interface MachineIndex {
   wiresAt: Map<string, Wire[]>
   wiresOf: Map<ConnectorId, { cavity: number; wire: Wire }[]>
   placesOfNet: Map<NetId, (CavityPlace & { wire: Wire })[]>
+  /** Plugs that an airbag circuit runs through. */
+  airbagPlugs: Set<ConnectorId>
 }
 
 /** The loom of a machine. */
@@ -40,6 +42,7 @@ export function machineIndex(machine: LoomParts): MachineIndex {
     wiresAt: new Map(),
     wiresOf: new Map(),
     placesOfNet: new Map(),
+    airbagPlugs: new Set(),
   }
   for (const wire of machine.wires)
     for (const place of [wire.from, wire.to]) {
@@ -49,6 +52,7 @@ export function machineIndex(machine: LoomParts): MachineIndex {
       index.wireInCavity.set(cavityKey(connector, cavity), wire)
       pushTo(index.wiresOf, connector, { cavity, wire })
       pushTo(index.placesOfNet, wire.net, { connector, cavity, wire })
+      if (index.nets.get(wire.net)?.role === 'airbag') index.airbagPlugs.add(connector)
     }
   for (const list of index.wiresOf.values()) list.sort((a, b) => a.cavity - b.cavity)
   indices.set(machine, index)

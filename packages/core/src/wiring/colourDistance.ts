@@ -4,10 +4,13 @@ import { colourDistances } from './colourDistances.ts'
 /** Two colours closer than this are told apart only side by side. */
 export const closeColours = 12
 
+const places = new Map(colourNames.map((name, i) => [name, i]))
+const placeOf = (colour: ColourName): number => places.get(colour) ?? -1
+
 /** CIEDE2000 between two insulation colours, the least over normal, deuteranope and protanope sight. */
 export function colourDistance(a: ColourName, b: ColourName): number {
-  const [low, high] = [colourNames.indexOf(a), colourNames.indexOf(b)].sort((one, other) => one - other)
-  return low === high ? 0 : colourDistances[high][low]
+  const [one, other] = [placeOf(a), placeOf(b)]
+  return one === other ? 0 : colourDistances[Math.max(one, other)][Math.min(one, other)]
 }
 
 export type Confusion = 'swapped' | 'stripe only' | 'close colours' | 'same'

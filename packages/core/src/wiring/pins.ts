@@ -15,6 +15,5 @@ export function pinsApart(a: Face, b: Face): number {
 
 /** Whether an airbag circuit runs through a plug: then nothing else is joined in it either. */
 export function carriesAirbag(machine: Machine, connector: ConnectorId): boolean {
-  const { wiresOf, nets } = machineIndex(machine)
-  return (wiresOf.get(connector) ?? []).some(({ wire }) => nets.get(wire.net)?.role === 'airbag')
+  return machineIndex(machine).airbagPlugs.has(connector)
 }
