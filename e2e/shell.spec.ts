@@ -133,7 +133,12 @@ test('a job opens without a detour; its ride is worked out beside the screen, no
   await page.addInitScript(() => {
     const post = Object.getOwnPropertyDescriptor(MessagePort.prototype, 'postMessage')
     let posts = 0
-    Object.assign(window, { messages: () => posts })
+    let face = ''
+    Object.assign(window, { messages: () => posts, faceFirst: () => face })
+    document.addEventListener('DOMContentLoaded', () => {
+      const sight = document.querySelector('#first-sight p')
+      if (sight) face = getComputedStyle(sight).fontFamily
+    })
     Object.defineProperty(MessagePort.prototype, 'postMessage', {
       value(this: MessagePort, ...args: unknown[]) {
         posts++
@@ -152,6 +157,8 @@ test('a job opens without a detour; its ride is worked out beside the screen, no
   expect(messages).toBeGreaterThan(0)
   expect(messages).toBeLessThan(250)
   expect(asked.filter((path) => path === '/api/times')).toHaveLength(1)
+  // What is seen first has no face that is still to come: it would be painted anew, and count as seen only then.
+  expect(await page.evaluate((): string => Reflect.get(window, 'faceFirst')())).toMatch(/^"Text until then"/)
   await page.getByRole('link', { name: /^Trim/ }).click()
   await expect(page.getByRole('heading', { name: /^Accept \d+ cells/ })).toBeVisible()
   expect(workers.filter((url) => url.includes('fitWorker'))).toHaveLength(1)
