@@ -1,3 +1,5 @@
+import { isDiesel } from '../dossiers/index.ts'
+
 /** Monitors of an engine's own tests, with the drive that sets each. General practice; the maker's data come first. */
 export const monitorDrives = {
   misfire: { name: 'Misfire', minutes: 5, drive: 'five minutes at idle and light throttle, warm' },
@@ -39,8 +41,8 @@ export const monitorIds: readonly MonitorId[] = [
 ]
 
 /** What an engine of this kind tests. */
-export function monitorsOf({ engine: { fuel } }: { engine: { fuel: string } }): MonitorId[] {
-  const diesel = /diesel/i.test(fuel)
+export function monitorsOf({ engine }: { engine: { fuel: string } }): MonitorId[] {
+  const diesel = isDiesel(engine)
   return monitorIds.filter((id) =>
     diesel
       ? !['catalyst', 'oxygen sensor', 'oxygen sensor heater', 'evaporation'].includes(id)

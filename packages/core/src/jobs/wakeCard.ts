@@ -1,5 +1,6 @@
 import {
   inSentence,
+  isDiesel,
   memberOf,
   membersOf,
   ownMembers,
@@ -88,7 +89,7 @@ function aimOf(item: WorkItem): Aim {
 }
 
 function stopsOf({ engine, class: kind }: Machine, kit: Kit, moment: LampMoment): string[] {
-  const diesel = /diesel/i.test(engine.fuel)
+  const diesel = isDiesel(engine)
   const both = ['smoke, or a smell of fuel or hot plastic', 'a wire or plug that grows warm']
   if (moment === 'key on') return [...both, diesel ? 'a drop at the rail or its pipes' : 'a wet joint at the rail']
   return [
@@ -149,7 +150,7 @@ function noFaults({ engine }: Machine, members: readonly KitMember[], aim: Aim):
         ]
       : []),
     ...(aim === 'mute' ? ['an injector code of this test: it is this job’s own, and is cleared afterwards'] : []),
-    ...(aim === 'start' && /diesel/i.test(engine.fuel) ? ['a short white puff while it is cold'] : []),
+    ...(aim === 'start' && isDiesel(engine) ? ['a short white puff while it is cold'] : []),
     ...(aim === 'start' && members.some(({ kit }) => isController(kit))
       ? ['a first start that takes longer: the fuel line was empty']
       : []),

@@ -1,4 +1,4 @@
-import { membersOf, joinedId, type DossierPair, type Machine, type SettingId } from '../dossiers/index.ts'
+import { isDiesel, membersOf, joinedId, type DossierPair, type Machine, type SettingId } from '../dossiers/index.ts'
 import { collectFindings, defineRules, fix, said, type FactsOf } from '../findings/index.ts'
 import { coolantLimitC, exhaustLimitC, type SetupState } from '../setup/index.ts'
 import type { Finding, FindingPlace } from '../wiring/index.ts'
@@ -30,12 +30,13 @@ export const levelWords = {
 export const reliefReserveMPa = 10
 
 /** What a level may do on a machine: by its dossier, and as is borne for good. Source: general practice; exhaust before the turbine. */
-export function usualLimits({ engine: { fuel, output } }: Pick<Machine, 'engine'>): LevelLimit[] {
+export function usualLimits({ engine }: Pick<Machine, 'engine'>): LevelLimit[] {
+  const { output } = engine
   const before = 'before the turbine'
   return [
     { quantity: 'exhaust', max: exhaustLimitC, forSeconds: 60, at: before },
     { quantity: 'coolant', max: coolantLimitC },
-    ...(/diesel/i.test(fuel) ? [{ quantity: 'rail', max: (output?.railMPa?.relief ?? 205) - reliefReserveMPa }] : []),
+    ...(isDiesel(engine) ? [{ quantity: 'rail', max: (output?.railMPa?.relief ?? 205) - reliefReserveMPa }] : []),
     ...(output?.boostCodeKPa === undefined ? [] : [{ quantity: 'boost', max: output.boostCodeKPa }]),
   ]
 }

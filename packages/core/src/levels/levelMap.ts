@@ -1,4 +1,4 @@
-import type { Kit, Machine } from '../dossiers/index.ts'
+import { isDiesel, type Kit, type Machine } from '../dossiers/index.ts'
 import { airDensity, powerOf, pressureAt, torqueOf } from '../proving/index.ts'
 import { exhaustLimitC } from '../setup/index.ts'
 import { failure, success, type Outcome } from '../shared/index.ts'
@@ -93,7 +93,7 @@ export function levelMap(machine: Machine, kit: Kit, asked: LevelMapAsked): Outc
 function modelOf({ engine }: Machine): EngineModel | null {
   const { output } = engine
   if (!output) return null
-  const diesel = /diesel/i.test(engine.fuel)
+  const diesel = isDiesel(engine)
   const ratedRpm = output.atRpm ?? engine.limiterRpm * 0.9
   return {
     ...{ diesel, ratedKw: output.powerKw, ratedRpm },

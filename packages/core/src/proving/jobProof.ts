@@ -1,4 +1,4 @@
-import { membersOf, type DossierPair, type Machine } from '../dossiers/index.ts'
+import { isDiesel, membersOf, type DossierPair, type Machine } from '../dossiers/index.ts'
 import type { Outcome } from '../shared/index.ts'
 import { claimOf } from './approvals.ts'
 import { comparePulls, type Claim, type Comparison } from './compare.ts'
@@ -20,8 +20,8 @@ export interface JobProof {
 }
 
 /** Whether air is pushed into an engine: its power is not corrected for weather. */
-export function isBoosted({ engine: { fuel, output } }: Pick<Machine, 'engine'>): boolean {
-  return (output?.boostKPa ?? 0) > 0 || /diesel/i.test(fuel)
+export function isBoosted({ engine }: Pick<Machine, 'engine'>): boolean {
+  return (engine.output?.boostKPa ?? 0) > 0 || isDiesel(engine)
 }
 
 /** What the pulls of a job show, and of which claim: what was typed on the job, else what is said of its kits. */

@@ -1,4 +1,4 @@
-import type { Machine } from '../dossiers/index.ts'
+import { isDiesel, type Machine } from '../dossiers/index.ts'
 
 /** One thing to look at before anybody claims, sets a level or trims. */
 export interface HealthItem {
@@ -9,7 +9,7 @@ export interface HealthItem {
 
 /** Whether the machine is fit for it: what is looked at, by what it is. General practice of the trade. */
 export function healthList({ engine, class: kind }: Machine): HealthItem[] {
-  const diesel = /diesel/i.test(engine.fuel)
+  const diesel = isDiesel(engine)
   const twoStroke = engine.strokes === 2
   return [
     { what: 'Oil', good: twoStroke ? 'in the tank, the pump’s line without air' : 'at its mark, no fuel in it' },

@@ -1,6 +1,6 @@
 import type { Station } from '@tidy-badger/core/dossiers'
 import type { JobDossiers } from '@tidy-badger/core/jobs'
-import { membersOf } from '@tidy-badger/core/dossiers'
+import { isDiesel, membersOf } from '@tidy-badger/core/dossiers'
 import { useState } from 'react'
 import { useJob } from '../../jobs/index.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -39,7 +39,7 @@ const wide: ReadonlySet<Card> = new Set(['ladder', 'airflow', 'pulls', 'aftertre
 function usefulFor({ machine, kit }: JobDossiers, name: Card): boolean {
   if (name === 'ladder') return membersOf(kit).some((member) => member.kit.levels)
   if (name === 'airflow') return /airflow/i.test(kit.system)
-  if (name === 'aftertreatment') return /diesel/i.test(machine.engine.fuel)
+  if (name === 'aftertreatment') return isDiesel(machine.engine)
   return name !== 'readiness' || !/quad|cycle|side|snow|field/i.test(machine.class)
 }
 

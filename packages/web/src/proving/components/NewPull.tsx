@@ -1,3 +1,4 @@
+import { isDiesel } from '@tidy-badger/core/dossiers'
 import {
   corrections,
   findPulls,
@@ -89,7 +90,7 @@ export function NewPull() {
   const asked: PullAsked | null = inHand
     ? {
         rows: inHand.rows,
-        fuel: /diesel/i.test(dossiers.machine.engine.fuel) ? 'diesel' : 'petrol',
+        fuel: isDiesel(dossiers.machine.engine) ? 'diesel' : 'petrol',
         aspiration: boosted ? 'boosted' : 'natural',
         ...(pressureKPa === null || tempC === null
           ? {}
