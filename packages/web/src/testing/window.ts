@@ -1,5 +1,5 @@
 import { builtinEnvironments, type EnvironmentReturn } from 'vitest/runtime'
-import { expect } from 'vitest'
+import { afterAll, expect, vi } from 'vitest'
 
 /*
  * A window for tests of pages (`.tsx`), none for all others, in one and the same thread: a thread that is told to change its world is ended, and
@@ -17,3 +17,12 @@ else if (globalThis.testWindow) {
   await globalThis.testWindow.teardown(globalThis)
   globalThis.testWindow = undefined
 }
+
+/*
+ * What is still being read in when a file ends is refused, and is refused to every later file of its thread: a part would say for good that it
+ * is not on this device. So what pages fetch afterwards comes to its end first, once in a thread.
+ */
+afterAll(async () => {
+  if (ofPages) await (await import('../ui/afterwards.ts')).afterwards
+  await vi.dynamicImportSettled()
+})
